@@ -1,0 +1,48 @@
+import { z } from "zod";
+import { dateField, nameField, notNegativeField, textField, wholeField } from "./fields.js";
+import { machineIdField, meterIdField } from "./ids.js";
+
+/** A meter of a machine: what it counts, in which unit, and what is known of its pace. */
+export const meterSchema = z
+  .looseObject(
+    {
+      id: meterIdField,
+      /** What people call it, such as "odometer" or "pump hours". */
+      name: textField.nullish(),
+      measure: z.enum(["distance", "hours"], "distance or hours"),
+      unit: z.enum(["km", "mi", "h"], "km, mi or h"),
+      /** Declared running a day, in the meter's unit; 0 counts as declared. */
+      perDay: notNegativeField.nullish(),
+      /** The day from which its dial is not to be believed. */
+      stoppedOn: dateField.nullish(),
+      /** Days without a reading after which it is stale; the setting of the book where null. */
+      staleAfterDays: wholeField.nullish(),
+    },
+    "a meter",
+  )
+  .refine((meter) => (meter.measure === "hours") === (meter.unit === "h"), {
+    path: ["unit"],
+    message: "h for hours, km or mi for distance",
+  });
+export type Meter = z.infer<typeof meterSchema>;
+
+/** A machine: what it is, since when, and which school of intervals it follows. */
+export const machineSchema = z.looseObject(
+  {
+    id: machineIdField,
+    /** The fleet number people call it by. */
+    tag: textField,
+    name: textField,
+    kind: textField,
+    /** What it is, in a line: make, model, variant, year. */
+    description: textField.nullish(),
+    inService: dateField.nullish(),
+    /** "unknown" for a machine bought with no records; "known" where absent. */
+    history: z.enum(["known", "unknown"], "known or unknown").nullish(),
+    /** The regime it follows; "handbook" where null. */
+    regime: nameField.nullish(),
+    meters: z.array(meterSchema, "a list of meters").optional(),
+  },
+  "a machine",
+);
+export type Machine = z.infer<typeof machineSchema>;

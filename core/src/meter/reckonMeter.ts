@@ -1,0 +1,150 @@
+import type { CurrentRecord } from "../book/currentRecords.js";
+import type { Entry } from "../book/entry.js";
+import type { MeterId } from "../book/ids.js";
+import type { Meter } from "../book/machine.js";
+import type { MachineRecords } from "../book/machineRecords.js";
+import type { MeterChange } from "../book/meterChange.js";
+import { ownValue } from "../book/ownValue.js";
+import type { Settings } from "../book/settings.js";
+import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
+import { dialsOf, lifeOfFigure, offsetOn, type Dials } from "./dials.js";
+import { CEILING_PER_DAY, siftPoints } from "./keptPoints.js";
+import { lifeOn } from "./lifeLine.js";
+import { standingPoints, type Point } from "./points.js";
+import { rateOf, type Rate } from "./rate.js";
+
+/** What is known of a meter on a date (due rules §§2–3); lives in the meter's unit. */
+export interface MeterReckoning {
+  readonly meter: Meter;
+  readonly dials: Dials;
+  readonly kept: readonly Point[];
+  readonly faults: readonly Point[];
+  readonly rate: Rate;
+  /** Life today; past the last point a reckoned value; null without any point. */
+  readonly life: number | null;
+  /** What today's dial would show; null without any point. */
+  readonly dial: number | null;
+  /** What is added to today's dial to give the life. */
+  readonly offset: number;
+  /** The date of the last kept point that is not estimated. */
+  readonly lastOn: DayNumber | null;
+  readonly stale: boolean;
+  /** The day from which the dial is not believed, while that is in effect. */
+  readonly stoppedOn: DayNumber | null;
+}
+
+type Gathered = { readonly points: Point[]; readonly changes: CurrentRecord<MeterChange>[] };
+
+/** The reckoning of each meter of a machine on `today`, by meter, in the order of the file. */
+export function reckonMeters(
+  records: MachineRecords,
+  settings: Settings,
+  today: DayNumber,
+): Map<MeterId, MeterReckoning> {
+  const gathered = new Map<string, Gathered>();
+  for (const meter of records.machine.meters ?? []) {
+    gathered.set(meter.id, { points: [], changes: [] });
+  }
+  for (const change of records.meterChanges)
+    gathered.get(change.record.meter)?.changes.push(change);
+  const dials = new Map<string, Dials>();
+  for (const [meter, { changes }] of gathered) dials.set(meter, dialsOf(changes));
+  gatherReadings(records, gathered, dials);
+  gatherEntries(records.entries, gathered, dials);
+  const reckoned = new Map<MeterId, MeterReckoning>();
+  for (const meter of records.machine.meters ?? []) {
+    const points = gathered.get(meter.id)?.points ?? [];
+    reckoned.set(meter.id, reckonMeter(meter, points, dials.get(meter.id) ?? [], settings, today));
+  }
+  return reckoned;
+}
+
+function gatherReadings(
+  records: MachineRecords,
+  gathered: ReadonlyMap<string, Gathered>,
+  dials: ReadonlyMap<string, Dials>,
+): void {
+  for (const { record, day } of records.readings) {
+    gathered.get(record.meter)?.points.push({
+      day,
+      life: lifeOfFigure(dials.get(record.meter) ?? [], record.value, day).life,
+      estimated: record.estimated === true,
+      confirmed: record.confirmed === true,
+      change: false,
+      source: { section: "readings", id: record.id },
+    });
+  }
+}
+
+function gatherEntries(
+  entries: readonly CurrentRecord<Entry>[],
+  gathered: ReadonlyMap<string, Gathered>,
+  dials: ReadonlyMap<string, Dials>,
+): void {
+  for (const { record, day } of entries) {
+    for (const meter of Object.keys(record.meters ?? {})) {
+      const figure = ownValue(record.meters, meter);
+      if (figure === undefined) continue;
+      gathered.get(meter)?.points.push({
+        day,
+        life: lifeOfFigure(dials.get(meter) ?? [], figure, day).life,
+        estimated: (record.estimatedMeters ?? []).some((estimated) => estimated === meter),
+        confirmed: record.confirmed === true,
+        change: false,
+        source: { section: "entries", id: record.id },
+      });
+    }
+  }
+}
+
+function changePoints(dials: Dials): Point[] {
+  return dials.map((change) => ({
+    day: change.day,
+    life: change.newStart + change.offset,
+    estimated: false,
+    confirmed: false,
+    change: true,
+    source: { section: "meterChanges", id: change.id },
+  }));
+}
+
+/** `stoppedOn` while it is in effect: not after today, and with no change on or after it up to today (due rules §2). */
+function stopInEffect(meter: Meter, dials: Dials, today: DayNumber): DayNumber | null {
+  const text = meter.stoppedOn ?? null;
+  if (text === null) return null;
+  const stopped = dayOf(text);
+  if (stopped > today) return null;
+  const replaced = dials.some((change) => change.day >= stopped && change.day <= today);
+  return replaced ? null : stopped;
+}
+
+function reckonMeter(
+  meter: Meter,
+  points: readonly Point[],
+  dials: Dials,
+  settings: Settings,
+  today: DayNumber,
+): MeterReckoning {
+  const stoppedOn = stopInEffect(meter, dials, today);
+  const reference = stoppedOn ?? today;
+  const counted = [...points, ...changePoints(dials)].filter((point) => point.day <= reference);
+  const { kept, faults } = siftPoints(standingPoints(counted), CEILING_PER_DAY[meter.unit]);
+  const rate = rateOf(kept, meter.perDay ?? null, reference);
+  const life = lifeOn(kept, rate.perDay, today);
+  const offset = offsetOn(dials, today);
+  const lastOn = kept.findLast((point) => !point.estimated)?.day ?? null;
+  const staleAfter = meter.staleAfterDays ?? settings.staleAfterDays;
+  return {
+    meter,
+    dials,
+    kept,
+    faults,
+    rate,
+    life,
+    dial: life === null ? null : life - offset,
+    offset,
+    lastOn,
+    stale: lastOn === null || today - lastOn > staleAfter,
+    stoppedOn,
+  };
+}

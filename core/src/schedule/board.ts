@@ -1,0 +1,54 @@
+import type { MachineBook } from "../book/machineBook.js";
+import { recordsByMachine } from "../book/machineRecords.js";
+import type { Machine, Meter } from "../book/machine.js";
+import type { Settings } from "../book/settings.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+import { dialFigure } from "../meter/figureDoubt.js";
+import type { Rate } from "../meter/rate.js";
+import type { MeterReckoning } from "../meter/reckonMeter.js";
+import { reckonMachine, type MachineReckoning } from "./reckonMachine.js";
+import type { TaskReckoning } from "./reckonTask.js";
+
+/** A meter as the board shows it: figures of today's dial, in the meter's unit. */
+export interface BoardMeter {
+  readonly meter: Meter;
+  readonly life: number | null;
+  readonly dial: number | null;
+  readonly rate: Rate;
+  readonly lastOn: DayNumber | null;
+  /** What the dial showed on the last day it was read. */
+  readonly lastDial: number | null;
+  readonly stale: boolean;
+  readonly stoppedOn: DayNumber | null;
+  readonly faults: number;
+}
+
+/** A machine as the board shows it. */
+export interface BoardMachine {
+  readonly machine: Machine;
+  readonly meters: readonly BoardMeter[];
+  readonly tasks: readonly TaskReckoning[];
+}
+
+function boardMeter(reckoning: MeterReckoning): BoardMeter {
+  const { meter, life, dial, rate, lastOn, stale, stoppedOn, faults, kept } = reckoning;
+  const last = kept.findLast((point) => !point.estimated);
+  const lastDial = last === undefined ? null : dialFigure(reckoning, last);
+  return { meter, life, dial, rate, lastOn, lastDial, stale, stoppedOn, faults: faults.length };
+}
+
+/** The board's share of a reckoned machine: everything a screen shows, and no more. */
+export function boardMachine({ machine, meters, tasks }: MachineReckoning): BoardMachine {
+  return { machine, meters: meters.map(boardMeter), tasks };
+}
+
+/** A machine's book on the board on `today`. */
+export function reckonMachineBook(
+  book: MachineBook,
+  settings: Settings,
+  today: DayNumber,
+): BoardMachine {
+  const records = recordsByMachine(book).get(book.machines[0].id);
+  if (records === undefined) return { machine: book.machines[0], meters: [], tasks: [] };
+  return boardMachine(reckonMachine(records, settings, today));
+}

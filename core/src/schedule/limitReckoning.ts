@@ -1,0 +1,71 @@
+import type { MeterId, TaskId } from "../book/ids.js";
+import type { Limit } from "../book/limit.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+import type { CompletionFact } from "./completion.js";
+import type { Forecast } from "./forecast.js";
+
+/** The states of a limit and of a task, from the most pressing to those that do not press (due rules §7). */
+export const STATUSES = ["overdue", "due", "soon", "clear", "unknown", "finished"] as const;
+export type Status = (typeof STATUSES)[number];
+
+/** Where a limit counts from and by which rule: the facts a person needs to check it by hand (due rules §9). */
+export type Basis =
+  /** Never done, history known: from 0, or from the day in service. */
+  | { readonly code: "never-done" }
+  | { readonly code: "completed"; readonly last: CompletionFact }
+  /** On a fixed grid; `last` satisfied the point it counts from, null where never done. */
+  | { readonly code: "grid"; readonly last: CompletionFact | null }
+  | { readonly code: "history-unknown" }
+  | { readonly code: "life-unknown-then"; readonly last: CompletionFact }
+  | { readonly code: "date-missing" }
+  | { readonly code: "milestones-passed"; readonly last: CompletionFact }
+  | {
+      readonly code: "nth";
+      readonly of: TaskId;
+      readonly every: number;
+      /** Turns of the other task since this one was last done. */
+      readonly turns: number;
+      /** The turn it was skipped at, where it was. */
+      readonly skippedAt: CompletionFact | null;
+      /** Held back to a whole interval after its own last time. */
+      readonly heldBack: boolean;
+      readonly last: CompletionFact | null;
+    }
+  | { readonly code: "nth-unknown"; readonly of: TaskId }
+  | { readonly code: "follows-waiting"; readonly task: TaskId }
+  | { readonly code: "follows-armed"; readonly task: TaskId; readonly by: CompletionFact }
+  | {
+      readonly code: "follows-done";
+      readonly task: TaskId;
+      readonly by: CompletionFact;
+      readonly last: CompletionFact;
+    };
+
+interface LimitReckoningBase {
+  /** The limit it comes from; for nth the one borrowed, for follows one made of it. */
+  readonly limit: Limit;
+  readonly basis: Basis;
+  readonly status: Status;
+  readonly forecast: Forecast | null;
+}
+
+/** A meter limit reckoned; figures in the meter's unit, as life but for `dialAt`. */
+export interface MeterLimitReckoning extends LimitReckoningBase {
+  readonly kind: "meter";
+  readonly meter: MeterId;
+  readonly from: number | null;
+  readonly dueAt: number | null;
+  /** `dueAt` in the figures of today's dial. */
+  readonly dialAt: number | null;
+  readonly remaining: number | null;
+}
+
+/** A calendar limit reckoned; `remaining` in days. */
+export interface CalendarLimitReckoning extends LimitReckoningBase {
+  readonly kind: "calendar";
+  readonly from: DayNumber | null;
+  readonly dueOn: DayNumber | null;
+  readonly remaining: number | null;
+}
+
+export type LimitReckoning = MeterLimitReckoning | CalendarLimitReckoning;

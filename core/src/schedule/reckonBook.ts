@@ -1,0 +1,13 @@
+import type { Book } from "../book/book.js";
+import { recordsByMachine } from "../book/machineRecords.js";
+import { settingsOf } from "../book/settings.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+import { reckonMachine, type MachineReckoning } from "./reckonMachine.js";
+
+/** The due rules for a whole book on `today`, machines in the order of the file. */
+export function reckonBook(book: Book, today: DayNumber): MachineReckoning[] {
+  const settings = settingsOf(book);
+  return [...recordsByMachine(book).values()].map((records) =>
+    reckonMachine(records, settings, today),
+  );
+}

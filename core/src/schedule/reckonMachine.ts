@@ -1,0 +1,36 @@
+import type { MachineRecords } from "../book/machineRecords.js";
+import type { Machine } from "../book/machine.js";
+import type { Settings } from "../book/settings.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
+import { completionsByTask } from "./completion.js";
+import { reckonTask, type TaskReckoning } from "./reckonTask.js";
+import type { MachineState } from "./taskDue.js";
+
+/** What is due on a machine on a day, and why. */
+export interface MachineReckoning {
+  readonly machine: Machine;
+  readonly meters: readonly MeterReckoning[];
+  readonly tasks: readonly TaskReckoning[];
+}
+
+/** The due rules for one machine on `today`; meters and tasks in the order of the file. */
+export function reckonMachine(
+  records: MachineRecords,
+  settings: Settings,
+  today: DayNumber,
+): MachineReckoning {
+  const meters = reckonMeters(records, settings, today);
+  const state: MachineState = {
+    machine: records.machine,
+    today,
+    meters,
+    completions: completionsByTask(records.entries, today),
+    tasks: new Map(records.tasks.map((task) => [task.id, task])),
+  };
+  return {
+    machine: records.machine,
+    meters: [...meters.values()],
+    tasks: records.tasks.map((task) => reckonTask(task, state, settings)),
+  };
+}

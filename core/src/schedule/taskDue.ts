@@ -1,0 +1,74 @@
+import type { TaskId } from "../book/ids.js";
+import { isMeterLimit, type CalendarLimit, type Limit, type MeterLimit } from "../book/limit.js";
+import type { Machine } from "../book/machine.js";
+import { ownValue } from "../book/ownValue.js";
+import type { Task } from "../book/task.js";
+import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
+import type { MeterReckoning } from "../meter/reckonMeter.js";
+import { completionLife, type Completion, type MeterReckonings } from "./completion.js";
+import { calendarDue, meterDue, type Due, type DueContext } from "./due.js";
+
+/** A limit with where it is due, before any forecast. */
+export type LimitDue =
+  | {
+      readonly kind: "meter";
+      readonly limit: MeterLimit;
+      readonly reckoning: MeterReckoning;
+      readonly due: Due<number>;
+    }
+  | { readonly kind: "calendar"; readonly limit: CalendarLimit; readonly due: Due<DayNumber> };
+
+/** A machine as the due rules see it on `today`: its meters and what was done when. */
+export interface MachineState {
+  readonly machine: Machine;
+  readonly today: DayNumber;
+  readonly meters: MeterReckonings;
+  readonly completions: ReadonlyMap<TaskId, readonly Completion[]>;
+  readonly tasks: ReadonlyMap<TaskId, Task>;
+}
+
+/** The regime every machine falls back on. */
+export const DEFAULT_REGIME = "handbook";
+
+/** The limits in force of a task and the name of their regime, null where it has none of them (due rules §4). */
+export function limitsInForce(
+  task: Task,
+  machine: Machine,
+): { readonly regime: string | null; readonly limits: readonly Limit[] } {
+  for (const regime of [task.regime, machine.regime, DEFAULT_REGIME]) {
+    const limits = (regime ?? null) === null ? undefined : ownValue(task.regimes, regime as string);
+    if (limits !== undefined) return { regime: regime as string, limits };
+  }
+  return { regime: null, limits: [] };
+}
+
+/** The completions of a task, earliest first. */
+export function completionsOf(state: MachineState, task: TaskId): readonly Completion[] {
+  return state.completions.get(task) ?? [];
+}
+
+/** The day a machine went into service, null where not recorded. */
+export function inServiceDay(machine: Machine): DayNumber | null {
+  return (machine.inService ?? null) === null ? null : dayOf(machine.inService as string);
+}
+
+/** Where each limit in force of a task with limits of its own is due (due rules §5). */
+export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
+  const last = completionsOf(state, task.id).at(-1) ?? null;
+  const context: DueContext = {
+    anchor: task.anchor ?? "done",
+    last,
+    historyIsKnown: (state.machine.history ?? "known") === "known",
+    inService: inServiceDay(state.machine),
+    today: state.today,
+  };
+  return limitsInForce(task, state.machine).limits.flatMap((limit): LimitDue[] => {
+    if (!isMeterLimit(limit)) {
+      return [{ kind: "calendar", limit, due: calendarDue(limit, context) }];
+    }
+    const reckoning = state.meters.get(limit.meter);
+    if (reckoning === undefined) return [];
+    const doneAt = last === null ? null : completionLife(last, reckoning);
+    return [{ kind: "meter", limit, reckoning, due: meterDue(limit, context, reckoning, doneAt) }];
+  });
+}

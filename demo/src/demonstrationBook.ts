@@ -1,0 +1,224 @@
+import {
+  addDays,
+  BOOK_FORMAT,
+  BOOK_VERSION,
+  formatDay,
+  type Book,
+  type DayNumber,
+  type Entry,
+  type Machine,
+  type MeterChange,
+  type Reading,
+  type Task,
+} from "@yonderfell/core";
+import { MACHINES } from "./machines/index.js";
+import { between, seededRandom, type Random } from "./random.js";
+import { HISTORY_DAYS, runMeter } from "./running.js";
+import type { ScenarioMachine, ScenarioMeter, ScenarioTask } from "./scenario.js";
+
+type Unnumbered<T extends Dated> = T;
+type Dated = { readonly id: string; readonly date: string };
+
+/** What a machine of the scenario has left in the book, before the records are put in order. */
+interface Trail {
+  readonly readings: Unnumbered<Reading>[];
+  readonly meterChanges: Unnumbered<MeterChange>[];
+  readonly entries: Unnumbered<Entry>[];
+}
+
+/** What each meter's dial shows at the end of the day so many days ago. */
+type Dials = Map<string, (ago: number) => number>;
+
+/** What each meter has run by the end of each day of the history. */
+type Runs = Map<string, readonly number[]>;
+
+const SEED = 4780;
+
+/** The name of the demonstration book. */
+export const DEMONSTRATION_NAME = "Skarrow Vale";
+
+/**
+ * The demonstration book for a day: Skarrow Vale with three years behind it. All of it is made up,
+ * and the same day gives the same bytes.
+ */
+export function demonstrationBook(today: DayNumber): Book {
+  const trails = MACHINES.map((machine, index) =>
+    trailOf(machine, today, seededRandom(SEED + index)),
+  );
+  const numbered = inOrder(trails);
+  return {
+    format: BOOK_FORMAT,
+    version: BOOK_VERSION,
+    name: DEMONSTRATION_NAME,
+    settings: { dueWithinDays: 7, leadDays: 30, staleAfterDays: 45 },
+    machines: MACHINES.map((machine) => machineOf(machine, today)),
+    ...numbered,
+    tasks: MACHINES.flatMap(tasksOf),
+  };
+}
+
+function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
+  const { id, tag, name, kind, description, history, regime } = machine;
+  const inService = formatDay(addDays(today, -machine.inServiceDaysAgo));
+  const meters = machine.meters.map(({ id: meter, name: called, unit }) => ({
+    id: meter,
+    name: called,
+    measure: unit === "h" ? "hours" : "distance",
+    unit,
+  }));
+  return { id, tag, name, kind, description, inService, history, regime, meters } as Machine;
+}
+
+function tasksOf(machine: ScenarioMachine): Task[] {
+  return machine.tasks.map(({ doneDaysAgo: _days, doneRunAgo: _run, ...task }) => {
+    return { ...task, machine: machine.id } as Task;
+  });
+}
+
+function trailOf(machine: ScenarioMachine, today: DayNumber, random: Random): Trail {
+  const trail: Trail = { readings: [], meterChanges: [], entries: [] };
+  const dials: Dials = new Map();
+  const runs: Runs = new Map();
+  for (const meter of machine.meters) {
+    const figures = runMeter(meter, today, random);
+    const dial = dialOf(meter, figures);
+    dials.set(meter.id, dial);
+    runs.set(meter.id, figures);
+    trail.readings.push(...readingsOf(machine, meter, dial, today, random));
+    trail.meterChanges.push(...changesOf(machine, meter, dial, today));
+  }
+  trail.entries.push(...entriesOf(machine, dials, runs, today));
+  return trail;
+}
+
+/** What the dial in place shows at the end of the day `ago` days before. */
+function dialOf(meter: ScenarioMeter, figures: readonly number[]): (ago: number) => number {
+  const at = (ago: number): number => figures[HISTORY_DAYS - ago] ?? meter.startsAt;
+  const replaced = meter.replacedDaysAgo;
+  const start = replaced === undefined ? 0 : at(replaced);
+  const scale = 10 ** meter.decimals;
+  return (ago) => {
+    const figure = replaced !== undefined && ago < replaced ? at(ago) - start : at(ago);
+    return Math.round(figure * scale) / scale;
+  };
+}
+
+function readingsOf(
+  machine: ScenarioMachine,
+  meter: ScenarioMeter,
+  dial: (ago: number) => number,
+  today: DayNumber,
+  random: Random,
+): Unnumbered<Reading>[] {
+  const readings: Unnumbered<Reading>[] = [];
+  const [shortest, longest] = meter.readEvery;
+  const step = (): number => Math.round(between(random, shortest, longest));
+  const days: number[] = [];
+  for (let ago = HISTORY_DAYS - step(); ago > 1; ago -= step()) days.push(ago);
+  if (meter.mistypedDaysAgo !== undefined) days.push(meter.mistypedDaysAgo);
+  for (const ago of days) {
+    if (ago === meter.replacedDaysAgo) continue;
+    const value = ago === meter.mistypedDaysAgo ? transposed(dial(ago)) : dial(ago);
+    readings.push({
+      id: `r-${machine.tag.toLowerCase()}-${meter.id}-${ago}`,
+      machine: machine.id,
+      meter: meter.id,
+      date: formatDay(addDays(today, -ago)),
+      value,
+    } as Reading);
+  }
+  return readings;
+}
+
+/** A figure with its second and third digits the wrong way round, as tired people type it, and always a different one. */
+function transposed(figure: number): number {
+  const [first = "", second = "", third = "", ...rest] = String(figure);
+  const swapped = Number([first, third, second, ...rest].join(""));
+  return swapped === figure ? figure * 10 : swapped;
+}
+
+function changesOf(
+  machine: ScenarioMachine,
+  meter: ScenarioMeter,
+  dial: (ago: number) => number,
+  today: DayNumber,
+): Unnumbered<MeterChange>[] {
+  const ago = meter.replacedDaysAgo;
+  if (ago === undefined) return [];
+  return [
+    {
+      id: `c-${machine.tag.toLowerCase()}-${meter.id}`,
+      machine: machine.id,
+      meter: meter.id,
+      date: formatDay(addDays(today, -ago)),
+      oldFinal: dial(ago),
+      newStart: 0,
+      lost: 0,
+      note: "Instrument cluster renewed, old one kept in the office.",
+    } as Unnumbered<MeterChange>,
+  ];
+}
+
+/** How many days ago the meter had each amount less on it than today. */
+function daysAgoByRun(task: ScenarioTask, runs: Runs): number[] {
+  const run = task.doneRunAgo;
+  if (run === undefined) return [];
+  const figures = runs.get(run.meter) ?? [];
+  const now = figures[HISTORY_DAYS] ?? 0;
+  return run.amounts.map((amount) => {
+    const position = figures.findIndex((figure) => figure >= now - amount);
+    return Math.max(1, HISTORY_DAYS - position);
+  });
+}
+
+/** One entry a day of work, whatever was done that day. */
+function entriesOf(
+  machine: ScenarioMachine,
+  dials: Dials,
+  runs: Runs,
+  today: DayNumber,
+): Unnumbered<Entry>[] {
+  const tasksByDay = new Map<number, string[]>();
+  for (const task of machine.tasks) {
+    for (const ago of [...task.doneDaysAgo, ...daysAgoByRun(task, runs)]) {
+      tasksByDay.set(ago, [...(tasksByDay.get(ago) ?? []), task.id]);
+    }
+  }
+  return [...tasksByDay].map(([ago, tasks]) => {
+    const note = machine.notes.find((candidate) => candidate.daysAgo === ago)?.text;
+    return {
+      id: `e-${machine.tag.toLowerCase()}-${ago}`,
+      machine: machine.id,
+      date: formatDay(addDays(today, -ago)),
+      meters: Object.fromEntries([...dials].map(([meter, dial]) => [meter, dial(ago)])),
+      tasks,
+      ...(note === undefined ? {} : { note }),
+    } as Unnumbered<Entry>;
+  });
+}
+
+/** All records of the book numbered in order of date, each section in that order. */
+function inOrder(trails: readonly Trail[]): Pick<Book, "readings" | "meterChanges" | "entries"> {
+  const all: readonly Dated[] = trails.flatMap((trail) => [
+    ...trail.readings,
+    ...trail.meterChanges,
+    ...trail.entries,
+  ]);
+  const sorted = [...all].sort((one, other) =>
+    one.date === other.date ? compare(one.id, other.id) : compare(one.date, other.date),
+  );
+  const seqById = new Map(sorted.map((record, index) => [record.id, index + 1]));
+  const numbered = <T extends Dated>(records: readonly T[]): (T & { seq: number })[] =>
+    records
+      .map((record) => ({ ...record, seq: seqById.get(record.id) ?? 0 }))
+      .sort((one, other) => one.seq - other.seq);
+  return {
+    readings: numbered(trails.flatMap((trail) => trail.readings)),
+    meterChanges: numbered(trails.flatMap((trail) => trail.meterChanges)),
+    entries: numbered(trails.flatMap((trail) => trail.entries)),
+  };
+}
+
+function compare(one: string, other: string): number {
+  return one < other ? -1 : one > other ? 1 : 0;
+}

@@ -1,0 +1,1 @@
+export { demonstrationBook, DEMONSTRATION_NAME } from "./demonstrationBook.js";

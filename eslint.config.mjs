@@ -1,0 +1,67 @@
+import js from "@eslint/js";
+import reactHooks from "eslint-plugin-react-hooks";
+import globals from "globals";
+import tseslint from "typescript-eslint";
+
+export default tseslint.config(
+  { ignores: ["**/dist/**", "**/node_modules/**"] },
+  js.configs.recommended,
+  { files: ["**/*.mjs"], languageOptions: { globals: globals.node } },
+  {
+    files: ["**/*.{ts,tsx}"],
+    extends: [...tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      "@typescript-eslint/explicit-module-boundary-types": "error",
+      "@typescript-eslint/switch-exhaustiveness-check": "error",
+      "@typescript-eslint/consistent-type-imports": "error",
+      "@typescript-eslint/no-unnecessary-condition": "off",
+      "no-empty": ["error", { allowEmptyCatch: false }],
+      "max-lines": ["error", { max: 300, skipBlankLines: true, skipComments: true }],
+      "max-lines-per-function": ["error", { max: 60, skipBlankLines: true, skipComments: true }],
+      eqeqeq: "error",
+      "no-console": "error",
+      "@typescript-eslint/no-unused-vars": [
+        "error",
+        { argsIgnorePattern: "^_", varsIgnorePattern: "^_" },
+      ],
+    },
+  },
+  {
+    files: ["core/src/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      // The core has no clock and no randomness: today, now and new ids are passed in.
+      "no-restricted-globals": [
+        "error",
+        ...[
+          "window",
+          "document",
+          "localStorage",
+          "fetch",
+          "indexedDB",
+          "process",
+          "setTimeout",
+        ].map((name) => ({ name, message: "The core knows nothing of where it runs." })),
+      ],
+      "no-restricted-syntax": [
+        "error",
+        { selector: "NewExpression[callee.name='Date']", message: "Pass the day in." },
+        { selector: "MemberExpression[object.name='Date']", message: "Pass the day in." },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: "Pass ids in.",
+        },
+      ],
+    },
+  },
+  { files: ["web/src/**/*.{ts,tsx}"], ...reactHooks.configs.flat.recommended },
+  {
+    files: ["**/*.test.{ts,tsx}", "e2e/**/*.ts"],
+    rules: { "max-lines-per-function": "off", "max-lines": "off" },
+  },
+  {
+    files: ["cli/**/*.ts", "bench/**/*.ts", "scripts/**/*.ts", "server/src/main.ts", "e2e/**/*.ts"],
+    rules: { "no-console": "off" },
+  },
+);

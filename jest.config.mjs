@@ -1,0 +1,36 @@
+const transform = {
+  "^.+\\.(t|j)sx?$": [
+    "@swc/jest",
+    {
+      jsc: {
+        parser: { syntax: "typescript", tsx: true },
+        transform: { react: { runtime: "automatic" } },
+        target: "es2022",
+      },
+      module: { type: "commonjs" },
+    },
+  ],
+};
+
+const shared = {
+  transform,
+  moduleNameMapper: { "^(\\.{1,2}/.*)\\.js$": "$1" },
+  transformIgnorePatterns: ["/node_modules/(?!(@yonderfell|comlink)/)"],
+};
+
+/** Unit tests; the real interface has its own configuration in e2e. */
+export default {
+  projects: [
+    { ...shared, displayName: "core", rootDir: "core", testEnvironment: "node" },
+    { ...shared, displayName: "demo", rootDir: "demo", testEnvironment: "node" },
+    { ...shared, displayName: "server", rootDir: "server", testEnvironment: "node" },
+    { ...shared, displayName: "cli", rootDir: "cli", testEnvironment: "node" },
+    {
+      ...shared,
+      displayName: "web",
+      rootDir: "web",
+      testEnvironment: "node",
+      setupFiles: ["fake-indexeddb/auto"],
+    },
+  ],
+};
