@@ -4,7 +4,7 @@ import globals from "globals";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: ["**/dist/**", "**/node_modules/**"] },
+  { ignores: ["**/dist/**", "**/node_modules/**", ".cache/**"] },
   js.configs.recommended,
   { files: ["**/*.mjs"], languageOptions: { globals: globals.node } },
   {

@@ -4,14 +4,9 @@ import { textField } from "./fields.js";
 import { machineSchema, type Machine } from "./machine.js";
 import { meterChangeSchema, type MeterChange } from "./meterChange.js";
 import { readingSchema, type Reading } from "./reading.js";
-import { settingsSchema } from "./settings.js";
+import { BOOK_FORMAT, BOOK_VERSION, type Section } from "./sections.js";
+import { settingsSchema } from "./settingsSchema.js";
 import { taskSchema, type Task } from "./task.js";
-
-/** What a book file calls itself in its `format` field. */
-export const BOOK_FORMAT = "yonderfell-book";
-
-/** The version this program writes. */
-export const BOOK_VERSION = 1;
 
 /** The whole file. Fields and sections it does not name are kept as they stand. */
 export const bookSchema = z.looseObject(
@@ -37,14 +32,6 @@ export interface RecordOf {
   readonly tasks: Task;
   readonly entries: Entry;
 }
-
-/** The sections that hold records, in the order of the file. */
-export const SECTIONS = ["machines", "readings", "meterChanges", "tasks", "entries"] as const;
-export type Section = (typeof SECTIONS)[number];
-
-/** The sections whose records are dated, ordered by `seq` and superseded rather than overwritten. */
-export const DATED_SECTIONS = ["readings", "meterChanges", "entries"] as const;
-export type DatedSection = (typeof DATED_SECTIONS)[number];
 
 /** A whole book: all of a user's data (due rules §1). */
 export interface Book extends Readonly<Partial<{ [S in Section]: readonly RecordOf[S][] }>> {

@@ -1,4 +1,5 @@
-import { SECTIONS, type RecordOf, type Section } from "./book.js";
+import type { RecordOf } from "./book.js";
+import { SECTIONS, type Section } from "./sections.js";
 
 /** One record put, replaced or removed: what stood before and what stands after; null where nothing does. */
 export interface RecordChange<S extends Section = Section> {

@@ -1,4 +1,5 @@
-import { BOOK_FORMAT, BOOK_VERSION, bookSchema, type Book } from "./book.js";
+import { bookSchema, type Book } from "./book.js";
+import { BOOK_FORMAT, BOOK_VERSION } from "./sections.js";
 import type { BookIssue } from "./issue.js";
 import { MIGRATIONS, migrateForward } from "./migrations.js";
 import { referenceIssues } from "./references.js";

@@ -1,7 +1,8 @@
-import { DATED_SECTIONS, SECTIONS, type Book, type DatedSection } from "./book.js";
+import type { Book } from "./book.js";
+import { DATED_SECTIONS, SECTIONS, type DatedSection } from "./sections.js";
 import { currentRecords } from "./currentRecords.js";
 import type { BookIssue, IssuePath } from "./issue.js";
-import { isMeterLimit } from "./limit.js";
+import { isMeterLimit } from "./limitKind.js";
 import type { Machine } from "./machine.js";
 import type { Task } from "./task.js";
 

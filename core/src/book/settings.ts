@@ -1,15 +1,5 @@
-import { z } from "zod";
-import { wholeField } from "./fields.js";
-
-/** The windows of the status rules, in days. */
-export const settingsSchema = z.looseObject(
-  {
-    dueWithinDays: wholeField.optional(),
-    leadDays: wholeField.optional(),
-    staleAfterDays: wholeField.optional(),
-  },
-  "settings",
-);
+import type { z } from "zod";
+import type { settingsSchema } from "./settingsSchema.js";
 
 /** The settings with their defaults filled in. */
 export interface Settings {

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { nameField, positiveField, positiveWholeField, textField } from "./fields.js";
 import { machineIdField, meterIdField, taskIdField } from "./ids.js";
-import { limitSchema, type Limit } from "./limit.js";
+import { limitSchema } from "./limit.js";
+import type { Limit } from "./limitKind.js";
 
 const limitsSchema = z.array(limitSchema, "a list of limits");
 

@@ -1,4 +1,4 @@
-import { put } from "../book/change.js";
+import { applyChange, put, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
 import type { Entry } from "../book/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/ids.js";
@@ -7,8 +7,9 @@ import { recordsByMachine } from "../book/machineRecords.js";
 import { failure, success } from "../book/result.js";
 import { DEFAULT_SETTINGS } from "../book/settings.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
-import { figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
-import { reckonMeters } from "../meter/reckonMeter.js";
+import { contradictedPoints, figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
+import { makeRoom } from "../meter/makeRoom.js";
+import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 
 /** What a dial showed at the work, in the meter's own unit. */
 export interface WorkFigure {
@@ -35,6 +36,7 @@ export type LogWorkIssue =
   | { readonly code: "day-in-future" }
   | { readonly code: "meter-not-found"; readonly meter: MeterId }
   | { readonly code: "figure-not-a-number"; readonly meter: MeterId }
+  | { readonly code: "change-in-the-way" }
   | { readonly code: "figure-in-doubt"; readonly meter: MeterId; readonly doubt: FigureDoubt };
 
 /**
@@ -49,7 +51,38 @@ export function logWork(
 ): CommandResult<LogWorkIssue> {
   const issues = workIssues(book, input, context.today);
   if (issues.length > 0) return failure(issues);
-  return success({ command: "log-work", records: [put("entries", entryOf(book, input, context))] });
+  const room = roomForFigures(book, input, context);
+  if (room === null) return failure([{ code: "change-in-the-way" }]);
+  const entry = put("entries", entryOf(book, input, context));
+  return success({ command: "log-work", records: [...room, entry] });
+}
+
+/** Sets aside what the figures contradict: figures that were only reckoned, and all others once the person has said these are right. */
+function roomForFigures(
+  book: MachineBook,
+  input: LogWorkInput,
+  context: CommandContext,
+): RecordChange[] | null {
+  let current = book;
+  const changes: RecordChange[] = [];
+  for (const { meter, value, estimated } of input.figures) {
+    const reckoning = metersOf(current, context.today).get(meter);
+    if (reckoning === undefined || estimated) continue;
+    const contradicted = contradictedPoints(reckoning, input.day, value);
+    const wrong = contradicted.filter((point) => input.figuresAreRight || point.estimated);
+    const room = makeRoom(current, meter, wrong, context);
+    if (room === null) return null;
+    changes.push(...room);
+    current = applyChange(current, { command: "log-work", records: room });
+  }
+  return changes;
+}
+
+function metersOf(book: MachineBook, today: DayNumber): Map<MeterId, MeterReckoning> {
+  const records = recordsByMachine(book).get(book.machines[0].id);
+  return records === undefined
+    ? new Map<MeterId, MeterReckoning>()
+    : reckonMeters(records, DEFAULT_SETTINGS, today);
 }
 
 /** The entry that logged work leaves. */
@@ -85,9 +118,7 @@ export function workIssues(
 }
 
 function figureIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
-  const records = recordsByMachine(book).get(book.machines[0].id);
-  if (records === undefined) return [];
-  const meters = reckonMeters(records, DEFAULT_SETTINGS, today);
+  const meters = metersOf(book, today);
   return input.figures.flatMap(({ meter, value, estimated }): LogWorkIssue[] => {
     const reckoning = meters.get(meter);
     if (reckoning === undefined) return [{ code: "meter-not-found", meter }];

@@ -1,4 +1,4 @@
-import { put, type RecordChange } from "../book/change.js";
+import { applyChange, put, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
 import type { MeterChangeId, MeterId, ReadingId } from "../book/ids.js";
 import type { MachineBook } from "../book/machineBook.js";
@@ -7,22 +7,23 @@ import type { Reading } from "../book/reading.js";
 import { failure, success } from "../book/result.js";
 import { DEFAULT_SETTINGS } from "../book/settings.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
-import { figureDoubt, type FigureDoubt } from "./figureDoubt.js";
-import { hasReached } from "./life.js";
-import { lifeOfFigure } from "./dials.js";
+import { contradictedPoints, figureDoubt, type FigureDoubt } from "./figureDoubt.js";
+import { dialOn, lifeOfFigure } from "./dials.js";
+import { makeRoom } from "./makeRoom.js";
 import { reckonMeters, type MeterReckoning } from "./reckonMeter.js";
 
 /** What the person says of a figure that does not agree with the others; null before being asked. Figures in the meter's unit. */
 export type FigureAnswer =
-  /** The meter was replaced or reset: where the old dial ended, where the new one began, what was run unmetered. */
+  /** The meter was replaced or reset on `day`: where the old dial ended, where the new one began, what was run unmetered. */
   | {
       readonly code: "replaced";
+      readonly day: DayNumber;
       readonly oldFinal: number;
       readonly newStart: number;
       readonly lost: number;
     }
-  /** The dial passed its highest figure and began again at 0. */
-  | { readonly code: "rolled-over"; readonly at: number }
+  /** The dial passed its highest figure on `day` and began again at 0. */
+  | { readonly code: "rolled-over"; readonly day: DayNumber; readonly at: number }
   /** Right as it is: a rise is confirmed; where it goes back, the readings above it are withdrawn. */
   | { readonly code: "right" };
 
@@ -40,8 +41,12 @@ export type ReadMeterIssue =
   | { readonly code: "day-in-future" }
   | { readonly code: "figure-not-a-number" }
   | { readonly code: "figure-in-doubt"; readonly doubt: FigureDoubt }
-  /** A figure in the way stands in an entry of the log or a meter change, where only a correction of that can mend it. */
-  | { readonly code: "stands-in-the-log"; readonly doubt: FigureDoubt };
+  /** Even with the change recorded the figure disagrees. */
+  | { readonly code: "still-in-doubt"; readonly doubt: FigureDoubt }
+  /** The meter was already changed that day; two changes of one day cannot be told apart. */
+  | { readonly code: "changed-that-day"; readonly day: DayNumber }
+  /** A meter change stands in the way: only a correction of that can mend it. */
+  | { readonly code: "change-in-the-way"; readonly day: DayNumber };
 
 /** The reckoning of one meter of a machine's book on `today`. */
 export function meterReckoningOf(
@@ -70,10 +75,13 @@ export function readMeter(
     return failure([{ code: "figure-not-a-number" }]);
   const doubt = figureDoubt(reckoning, input.day, input.value);
   if (doubt !== null && input.answer === null) return failure([{ code: "figure-in-doubt", doubt }]);
-  const repairs = doubt === null ? [] : repair(book, reckoning, input, doubt, context);
+  const repairs = repair(book, reckoning, input, doubt, context);
   if (repairs === null) {
-    return failure(doubt === null ? [] : [{ code: "stands-in-the-log", doubt }]);
+    const day = doubt?.against.day ?? input.day;
+    return failure([{ code: "change-in-the-way", day }]);
   }
+  const issue = changeIssue(book, reckoning, input, repairs, context.today);
+  if (issue !== null) return failure([issue]);
   const confirmed = input.answer?.code === "right" && doubt?.code === "impossible-rise";
   const reading = newReading(book, input, confirmed, context);
   return success({ command: "read-meter", records: [...repairs, put("readings", reading)] });
@@ -96,32 +104,45 @@ function newReading(
   };
 }
 
-/** The records that make room for the figure, or null where one in the way is not a reading. */
+/** The records that let the figure stand, or null where a meter change is in the way. */
 function repair(
   book: MachineBook,
   reckoning: MeterReckoning,
   input: ReadMeterInput,
-  doubt: FigureDoubt,
+  doubt: FigureDoubt | null,
   context: CommandContext,
 ): RecordChange[] | null {
-  const { answer } = input;
-  if (answer === null) return [];
+  const { answer, meter, day, value } = input;
+  const contradicted = contradictedPoints(reckoning, day, value);
+  if (doubt === null || answer === null) {
+    return makeRoom(
+      book,
+      meter,
+      contradicted.filter((point) => point.estimated),
+      context,
+    );
+  }
   switch (answer.code) {
     case "replaced":
-      return [newChange(book, input, answer.oldFinal, answer.newStart, answer.lost, context)];
+      return [newChange(book, meter, answer, context)];
     case "rolled-over":
-      return [newChange(book, input, answer.at, 0, 0, context)];
+      return [
+        newChange(
+          book,
+          meter,
+          { day: answer.day, oldFinal: answer.at, newStart: 0, lost: 0 },
+          context,
+        ),
+      ];
     case "right":
-      return doubt.code === "impossible-rise" ? [] : withdrawn(book, reckoning, input, context);
+      return makeRoom(book, meter, contradicted, context);
   }
 }
 
 function newChange(
   book: MachineBook,
-  { meter, day }: ReadMeterInput,
-  oldFinal: number,
-  newStart: number,
-  lost: number,
+  meter: MeterId,
+  dials: { day: DayNumber; oldFinal: number; newStart: number; lost: number },
   context: CommandContext,
 ): RecordChange {
   return put("meterChanges", {
@@ -129,35 +150,37 @@ function newChange(
     seq: context.nextSeq(),
     machine: book.machines[0].id,
     meter,
-    date: formatDay(day),
-    oldFinal,
-    newStart,
-    lost,
+    date: formatDay(dials.day),
+    oldFinal: dials.oldFinal,
+    newStart: dials.newStart,
+    lost: dials.lost,
   });
 }
 
-/** Every kept reading on the wrong side of the figure, superseded by a void one. */
-function withdrawn(
+/** What is wrong with a change the person has described, seen beside the figure; null where it settles the doubt. */
+function changeIssue(
   book: MachineBook,
-  { dials, kept }: MeterReckoning,
-  { day, value }: ReadMeterInput,
-  context: CommandContext,
-): RecordChange[] | null {
-  const { life } = lifeOfFigure(dials, value, day);
-  const wrong = kept.filter((point) =>
-    point.day < day
-      ? !hasReached(life, point.life)
-      : point.day > day && !hasReached(point.life, life),
-  );
-  const readings = new Map(book.readings.map((reading) => [reading.id as string, reading]));
-  const changes: RecordChange[] = [];
-  for (const { source } of wrong) {
-    const reading = source.section === "readings" ? readings.get(source.id) : undefined;
-    if (reading === undefined) return null;
-    const id = context.newId() as ReadingId;
-    changes.push(
-      put("readings", { ...reading, id, seq: context.nextSeq(), replaces: reading.id, void: true }),
-    );
+  reckoning: MeterReckoning,
+  input: ReadMeterInput,
+  repairs: readonly RecordChange[],
+  today: DayNumber,
+): ReadMeterIssue | null {
+  const { answer, meter, day, value } = input;
+  if (answer === null || answer.code === "right") return null;
+  if (answer.day > today) return { code: "day-in-future" };
+  if (reckoning.dials.some((change) => change.day === answer.day)) {
+    return { code: "changed-that-day", day: answer.day };
   }
-  return changes;
+  const after = meterReckoningOf(
+    applyChange(book, { command: "read-meter", records: repairs }),
+    meter,
+    today,
+  );
+  const doubt = after === null ? null : figureDoubt(after, day, value);
+  if (doubt !== null) return { code: "still-in-doubt", doubt };
+  // On the very day of the change a figure nearer the old dial's end is taken for the old dial, where it still goes back.
+  const before = figureDoubt(reckoning, day, value);
+  const isOnOldDial =
+    after !== null && lifeOfFigure(after.dials, value, day).dial < dialOn(after.dials, day);
+  return isOnOldDial && before !== null ? { code: "still-in-doubt", doubt: before } : null;
 }

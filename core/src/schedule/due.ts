@@ -1,4 +1,4 @@
-import type { CalendarLimit, MeterLimit } from "../book/limit.js";
+import type { CalendarLimit, MeterLimit } from "../book/limitKind.js";
 import type { Task } from "../book/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { addIntervals, type CalendarInterval } from "../calendar/interval.js";

@@ -1,4 +1,4 @@
-import type { MeterLimit } from "../book/limit.js";
+import type { MeterLimit } from "../book/limitKind.js";
 import { addIntervals, intervalsUpTo, type CalendarInterval } from "../calendar/interval.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { hasReached, LIFE_TOLERANCE } from "../meter/life.js";

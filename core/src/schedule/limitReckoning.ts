@@ -1,5 +1,5 @@
 import type { MeterId, TaskId } from "../book/ids.js";
-import type { Limit } from "../book/limit.js";
+import type { Limit } from "../book/limitKind.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import type { CompletionFact } from "./completion.js";
 import type { Forecast } from "./forecast.js";

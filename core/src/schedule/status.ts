@@ -1,4 +1,4 @@
-import { isMeterLimit, type Limit } from "../book/limit.js";
+import { isMeterLimit, type Limit } from "../book/limitKind.js";
 import type { Settings } from "../book/settings.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
 import { intervalDays } from "../calendar/interval.js";

@@ -1,5 +1,10 @@
 import type { TaskId } from "../book/ids.js";
-import { isMeterLimit, type CalendarLimit, type Limit, type MeterLimit } from "../book/limit.js";
+import {
+  isMeterLimit,
+  type CalendarLimit,
+  type Limit,
+  type MeterLimit,
+} from "../book/limitKind.js";
 import type { Machine } from "../book/machine.js";
 import { ownValue } from "../book/ownValue.js";
 import type { Task } from "../book/task.js";

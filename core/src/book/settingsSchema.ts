@@ -1,0 +1,12 @@
+import { z } from "zod";
+import { wholeField } from "./fields.js";
+
+/** The windows of the status rules, in days. */
+export const settingsSchema = z.looseObject(
+  {
+    dueWithinDays: wholeField.optional(),
+    leadDays: wholeField.optional(),
+    staleAfterDays: wholeField.optional(),
+  },
+  "settings",
+);

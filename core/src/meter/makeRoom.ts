@@ -1,0 +1,50 @@
+import { put, type RecordChange } from "../book/change.js";
+import type { CommandContext } from "../book/command.js";
+import type { EntryId, MeterId, ReadingId } from "../book/ids.js";
+import type { MachineBook } from "../book/machineBook.js";
+import type { Point } from "./points.js";
+
+/**
+ * Sets aside the figures of `points` of a meter, so that another can stand: a reading is superseded
+ * by a void one, an entry by one without that meter's figure. Null where a point is a meter change,
+ * which only a correction of that change can mend.
+ */
+export function makeRoom(
+  book: MachineBook,
+  meter: MeterId,
+  points: readonly Point[],
+  context: CommandContext,
+): RecordChange[] | null {
+  const changes: RecordChange[] = [];
+  for (const { source } of points) {
+    const change = setAside(book, meter, source, context);
+    if (change === null) return null;
+    changes.push(change);
+  }
+  return changes;
+}
+
+function setAside(
+  book: MachineBook,
+  meter: MeterId,
+  { section, id }: Point["source"],
+  { newId, nextSeq }: CommandContext,
+): RecordChange | null {
+  if (section === "readings") {
+    const reading = book.readings.find((record) => record.id === id);
+    if (reading === undefined) return null;
+    const own = { id: newId() as ReadingId, seq: nextSeq(), replaces: reading.id, void: true };
+    return put("readings", { ...reading, ...own });
+  }
+  const entry = section === "entries" ? book.entries.find((record) => record.id === id) : undefined;
+  if (entry === undefined) return null;
+  const figures = Object.entries(entry.meters ?? {}).filter(([key]) => key !== meter);
+  return put("entries", {
+    ...entry,
+    id: newId() as EntryId,
+    seq: nextSeq(),
+    replaces: entry.id,
+    meters: Object.fromEntries(figures),
+    estimatedMeters: (entry.estimatedMeters ?? []).filter((estimated) => estimated !== meter),
+  });
+}

@@ -1,0 +1,58 @@
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import puppeteer, { type Browser, type Page } from "puppeteer-core";
+
+const FLAGS = [
+  "--no-sandbox",
+  "--disable-gpu",
+  "--disable-quic",
+  "--no-first-run",
+  "--disable-background-networking",
+  "--disable-component-update",
+  "--disable-sync",
+];
+
+/** A browser with a profile of its own, and the way to end both. */
+export interface OwnBrowser {
+  readonly browser: Browser;
+  readonly end: () => Promise<void>;
+}
+
+/** Starts headless Chromium with a fresh profile folder. */
+export async function startBrowser(): Promise<OwnBrowser> {
+  const profile = await mkdtemp(join(tmpdir(), "yonderfell-profile-"));
+  const browser = await puppeteer.launch({
+    executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
+    headless: true,
+    args: FLAGS,
+    userDataDir: profile,
+  });
+  const end = async (): Promise<void> => {
+    await browser.close();
+    await rm(profile, { recursive: true, force: true });
+  };
+  return { browser, end };
+}
+
+/** What a page did that it must not: errors in the console, requests off the machine. */
+export interface Misdeeds {
+  readonly consoleErrors: string[];
+  readonly foreignRequests: string[];
+}
+
+/** Notes from now on what a page does that it must not. */
+export function watchPage(page: Page, address: string): Misdeeds {
+  const misdeeds: Misdeeds = { consoleErrors: [], foreignRequests: [] };
+  page.on("console", (message) => {
+    if (message.type() === "error" || message.type() === "warn")
+      misdeeds.consoleErrors.push(message.text());
+  });
+  page.on("pageerror", (error) => misdeeds.consoleErrors.push(String(error)));
+  page.on("request", (request) => {
+    const url = request.url();
+    const isOwn = url.startsWith(address) || url.startsWith("data:") || url.startsWith("blob:");
+    if (!isOwn) misdeeds.foreignRequests.push(url);
+  });
+  return misdeeds;
+}

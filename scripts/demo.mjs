@@ -1,0 +1,14 @@
+import { spawn } from "node:child_process";
+import { ensurePackages, ROOT, run } from "./setup.mjs";
+
+if (!ensurePackages() || !run("npm", ["run", "-s", "build"])) {
+  console.error("The demonstration could not be built; what went wrong stands above.");
+  process.exit(1);
+}
+const server = spawn(process.execPath, ["--import", "tsx", "server/src/main.ts"], {
+  cwd: ROOT,
+  stdio: "inherit",
+});
+// The server stops itself on these; this process waits for it, so that nothing is left behind.
+for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill("SIGTERM"));
+server.on("exit", (code) => process.exit(code ?? 0));

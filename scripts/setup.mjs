@@ -1,0 +1,53 @@
+import { spawnSync } from "node:child_process";
+import { existsSync, readFileSync, statSync } from "node:fs";
+import { fileURLToPath } from "node:url";
+
+/** The folder of the project. */
+export const ROOT = fileURLToPath(new URL("..", import.meta.url));
+
+/** Runs a command in the project with its output shown; answers whether it ended well. */
+export function run(command, args) {
+  return spawnSync(command, args, { cwd: ROOT, stdio: "inherit" }).status === 0;
+}
+
+/** Whether what is installed is what the lock file asks for. */
+function packagesAreCurrent() {
+  const installed = `${ROOT}node_modules/.package-lock.json`;
+  if (!existsSync(installed)) return false;
+  const manifest = JSON.parse(readFileSync(`${ROOT}package.json`, "utf8"));
+  const wanted = [
+    "package.json",
+    "package-lock.json",
+    ...manifest.workspaces.map((name) => `${name}/package.json`),
+  ];
+  const since = statSync(installed).mtimeMs;
+  return wanted.every((file) => statSync(`${ROOT}${file}`).mtimeMs <= since);
+}
+
+/** Installs the packages where they are missing or out of date. */
+export function ensurePackages() {
+  if (packagesAreCurrent()) return true;
+  console.log("Installing packages; this takes a minute the first time.");
+  return run("npm", ["install", "--no-audit", "--no-fund", "--loglevel=error"]);
+}
+
+/** Where Chromium is, or null. */
+export function findChromium() {
+  const places = [process.env["CHROMIUM"], "/usr/bin/chromium", "/usr/bin/chromium-browser"];
+  return places.find((place) => place !== undefined && existsSync(place)) ?? null;
+}
+
+/** Installs Chromium from Debian's packages where there is none. */
+export function ensureChromium() {
+  if (findChromium() !== null) return true;
+  console.log("Installing Chromium from Debian's packages.");
+  const isInstalled =
+    run("apt-get", ["update", "-qq"]) &&
+    run("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"]);
+  if (!isInstalled) {
+    console.error(
+      "Chromium could not be installed. Install it (Debian: apt-get install chromium) or set CHROMIUM to where it is.",
+    );
+  }
+  return isInstalled;
+}

@@ -1,0 +1,76 @@
+import { liveQuery } from "dexie";
+import { createContext, use, useEffect, useState, type ReactElement, type ReactNode } from "react";
+import type { BookStorage, Surroundings } from "../data/bookStorage.js";
+import { DexieStorage } from "../data/dexieStorage.js";
+import type { BookEntry } from "../data/registry.js";
+import { BoardClient } from "../work/boardClient.js";
+import type { BoardMessage } from "../work/messages.js";
+import { boardFailed, boardOpened, boardReckoning, boardUnchanged, boardUpdated } from "./board.js";
+import { store, useAppDispatch, useAppSelector, type AppDispatch } from "./store.js";
+
+/** The book that is open. */
+export interface OpenBook {
+  readonly entry: BookEntry;
+  readonly storage: BookStorage;
+}
+
+const OpenBookContext = createContext<OpenBook | null>(null);
+
+/** The book that is open; only for what stands inside {@link OpenBookProvider}. */
+export function useBook(): OpenBook {
+  const book = use(OpenBookContext);
+  if (book === null) throw new Error("no book is open here");
+  return book;
+}
+
+/** What a command is told of the world at this moment. */
+export function surroundings(): Surroundings {
+  return {
+    today: store.getState().session.today,
+    newId: () => crypto.randomUUID(),
+    now: new Date().toISOString(),
+  };
+}
+
+function receive(dispatch: AppDispatch, message: BoardMessage): void {
+  switch (message.code) {
+    case "updated":
+      dispatch(boardUpdated(message.update));
+      break;
+    case "unchanged":
+      dispatch(boardUnchanged());
+      break;
+    case "failed":
+      dispatch(boardFailed(message.reason));
+      break;
+  }
+}
+
+/** Opens a book for everything inside: its storage, and the worker that keeps its board. */
+export function OpenBookProvider({
+  entry,
+  children,
+}: {
+  readonly entry: BookEntry;
+  readonly children: ReactNode;
+}): ReactElement {
+  const dispatch = useAppDispatch();
+  const today = useAppSelector((state) => state.session.today);
+  const [storage] = useState(() => new DexieStorage(entry.database));
+  useEffect(() => {
+    dispatch(boardOpened());
+    const client = new BoardClient(entry.database, (message) => receive(dispatch, message));
+    const changes = liveQuery(() => storage.lastSeq()).subscribe({
+      next: () => {
+        dispatch(boardReckoning());
+        client.wake(today);
+      },
+      error: (error: unknown) => dispatch(boardFailed(String(error))),
+    });
+    return () => {
+      changes.unsubscribe();
+      client.stop();
+    };
+  }, [dispatch, entry.database, storage, today]);
+  return <OpenBookContext value={{ entry, storage }}>{children}</OpenBookContext>;
+}

@@ -1,0 +1,13 @@
+/** A place of the program: named in a plain word, reachable by a key. */
+export interface Place {
+  readonly name: string;
+  readonly path: string;
+  readonly key: string;
+}
+
+/** The places there are so far; each keeps its key, so that the keys do not move as others come. */
+export const PLACES: readonly Place[] = [
+  { name: "Ahead", path: "/ahead", key: "1" },
+  { name: "Yard", path: "/yard", key: "2" },
+  { name: "Ledger", path: "/ledger", key: "6" },
+];

@@ -1,0 +1,27 @@
+import { configureStore } from "@reduxjs/toolkit";
+import { useDispatch, useSelector } from "react-redux";
+import { boardReducer } from "./board.js";
+import { preferencesReducer, storePreferences, storedPreferences } from "./preferences.js";
+import { sessionReducer } from "./session.js";
+
+/** The store of what belongs to the sitting: not a second copy of the book. */
+export const store = configureStore({
+  reducer: { board: boardReducer, preferences: preferencesReducer, session: sessionReducer },
+  preloadedState: { preferences: storedPreferences() },
+  // The board is plain data of some size; walking it on every action would cost more than it could catch.
+  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+});
+
+let kept = store.getState().preferences;
+store.subscribe(() => {
+  const { preferences } = store.getState();
+  if (preferences === kept) return;
+  kept = preferences;
+  storePreferences(preferences);
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export type AppDispatch = typeof store.dispatch;
+
+export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,0 +1,52 @@
+import { Dexie, type EntityTable, type Table } from "dexie";
+import type { RecordOf, Section } from "@yonderfell/core";
+import type { Draft, JournalLine } from "./bookStorage.js";
+
+/** A record as stored: itself, and what it is looked up by. */
+export interface Row<S extends Section = Section> {
+  readonly id: string;
+  /** Its place in the section, so that a file keeps its order. */
+  readonly place: number;
+  readonly machine: string;
+  readonly date: string;
+  /** The record it replaces; empty where none. */
+  readonly replaces: string;
+  /** Counts the changes made to it. */
+  readonly revision: number;
+  readonly record: RecordOf[S];
+}
+
+/** A fact about the book that is not a record: the rest of the file, counters, the last export. */
+export interface Fact {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+const ROW_KEYS = "id, place, machine";
+
+/** The database of one book. */
+export class BookDatabase extends Dexie {
+  readonly machines!: Table<Row<"machines">, string>;
+  readonly readings!: Table<Row<"readings">, string>;
+  readonly meterChanges!: Table<Row<"meterChanges">, string>;
+  readonly tasks!: Table<Row<"tasks">, string>;
+  readonly entries!: Table<Row<"entries">, string>;
+  readonly journal!: EntityTable<JournalLine, "seq">;
+  readonly drafts!: EntityTable<Draft, "key">;
+  readonly facts!: EntityTable<Fact, "key">;
+
+  constructor(name: string) {
+    // Strict: a transaction is reported complete only once it has reached the disk.
+    super(name, { chromeTransactionDurability: "strict" });
+    this.version(1).stores({
+      machines: ROW_KEYS,
+      readings: ROW_KEYS,
+      meterChanges: ROW_KEYS,
+      tasks: ROW_KEYS,
+      entries: `${ROW_KEYS}, date`,
+      journal: "++seq",
+      drafts: "key",
+      facts: "key",
+    });
+  }
+}

@@ -1,0 +1,19 @@
+import "@fontsource-variable/atkinson-hyperlegible-mono/wght.css";
+import "@fontsource-variable/atkinson-hyperlegible-next/wght.css";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { Provider } from "react-redux";
+import { RouterProvider } from "react-router/dom";
+import { router } from "./app/router.js";
+import { store } from "./app/store.js";
+import "./app/styles.css";
+
+const root = document.getElementById("root");
+if (root === null) throw new Error("the page has no root element");
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+);

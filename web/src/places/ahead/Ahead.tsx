@@ -1,0 +1,91 @@
+import { ChartNoAxesGantt, NotebookPen, Table2 } from "lucide-react";
+import { ToggleGroup } from "radix-ui";
+import { useMemo, type ReactElement } from "react";
+import { Link } from "react-router";
+import { aheadShownAs } from "../../app/preferences.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
+import { Page } from "../../ui/Page.js";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { ReachBoard } from "../../ui/ReachBoard.js";
+import { AheadTable } from "./AheadTable.js";
+import { summarise } from "./summary.js";
+
+/** What is coming, over all machines. */
+export default function Ahead(): ReactElement {
+  const board = useAppSelector((state) => state.board);
+  const today = useAppSelector((state) => state.session.today);
+  const view = useAppSelector((state) => state.preferences.aheadAs);
+  const machines = useMemo(() => machinesInOrder(board.machines), [board.machines]);
+  const summary = useMemo(() => summarise(board.machines, today), [board.machines, today]);
+  const isEmpty = board.phase === "ready" && machines.length === 0;
+  return (
+    <Page title="Ahead" aside={<ViewChoice />}>
+      {machines.length > 0 && (
+        <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+          <p>
+            <strong>{summary.counts}</strong> <span className="text-quiet">{summary.next}</span>
+          </p>
+          {summary.first !== null && <Begin first={summary.first} reason={summary.reason} />}
+        </div>
+      )}
+      {isEmpty && <p className="py-10 text-quiet">The book has no machines yet.</p>}
+      {view === "table" ? (
+        <AheadTable machines={machines} today={today} />
+      ) : (
+        <ReachBoard machines={machines} today={today} namesMachines />
+      )}
+    </Page>
+  );
+}
+
+/** The way into the most pressing work. */
+function Begin({
+  first,
+  reason,
+}: {
+  readonly first: BoardTask;
+  readonly reason: string;
+}): ReactElement {
+  const { machine, task } = first;
+  return (
+    <Link
+      to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(task.task.id)}`}
+      className={`${QUIET_BUTTON} border-overdue`}
+    >
+      <NotebookPen size={18} aria-hidden="true" />
+      <span>
+        First: {task.task.name.toLowerCase()} on {machine.machine.tag}, {reason}
+      </span>
+    </Link>
+  );
+}
+
+const CHOICE =
+  "inline-flex min-h-10 items-center gap-1.5 px-3 text-quiet data-[state=on]:bg-wash data-[state=on]:text-ink data-[state=on]:font-semibold max-sm:min-h-12";
+
+function ViewChoice(): ReactElement {
+  const dispatch = useAppDispatch();
+  const view = useAppSelector((state) => state.preferences.aheadAs);
+  const choose = (value: string): void => {
+    if (value === "reach" || value === "table") dispatch(aheadShownAs(value));
+  };
+  return (
+    <ToggleGroup.Root
+      type="single"
+      value={view}
+      onValueChange={choose}
+      aria-label="Show as"
+      className="flex rounded-[3px] border border-rule"
+    >
+      <ToggleGroup.Item value="reach" className={CHOICE}>
+        <ChartNoAxesGantt size={18} aria-hidden="true" />
+        Reach
+      </ToggleGroup.Item>
+      <ToggleGroup.Item value="table" className={CHOICE}>
+        <Table2 size={18} aria-hidden="true" />
+        Table
+      </ToggleGroup.Item>
+    </ToggleGroup.Root>
+  );
+}

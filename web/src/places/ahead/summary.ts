@@ -1,0 +1,50 @@
+import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import { inWords, sentence, shortDate, spanOfDays } from "../../words/format.js";
+import { daysOver, governing } from "../../words/limitWords.js";
+import { mostPressing, type BoardTask } from "../../ui/boardOrder.js";
+
+/** What stands over the board: how much presses, where to begin, what comes after. */
+export interface Summary {
+  readonly counts: string;
+  readonly first: BoardTask | null;
+  /** Why that one first: `34 days over`. */
+  readonly reason: string;
+  readonly next: string;
+}
+
+/** The board in a few words. */
+export function summarise(machines: readonly BoardMachine[], today: DayNumber): Summary {
+  const tasks = mostPressing(machines);
+  const overdue = tasks.filter(({ task }) => task.status === "overdue").length;
+  const due = tasks.filter(({ task }) => task.status === "due").length;
+  const first = overdue + due > 0 ? (tasks[0] ?? null) : null;
+  const next = tasks.find(({ task }) => task.status === "soon" || task.status === "clear");
+  return {
+    counts: countWords(overdue, due),
+    first,
+    reason: first === null ? "" : reasonWords(first, today),
+    next: next === undefined ? "" : nextWords(next, today),
+  };
+}
+
+function countWords(overdue: number, due: number): string {
+  const is = (count: number): string => (count === 1 ? "is" : "are");
+  if (overdue === 0 && due === 0) return "Nothing is due.";
+  if (due === 0) return `${sentence(inWords(overdue))} ${is(overdue)} overdue.`;
+  if (overdue === 0) return `${sentence(inWords(due))} ${is(due)} due.`;
+  return `${sentence(inWords(overdue))} ${is(overdue)} overdue, ${inWords(due)} ${is(due)} due.`;
+}
+
+function reasonWords({ task }: BoardTask, today: DayNumber): string {
+  const over = daysOver(task, today);
+  if (over > 0) return `${spanOfDays(over)} over`;
+  const likely = governing(task)?.forecast?.likely ?? null;
+  if (likely === null) return "due";
+  return likely === today ? "due today" : `due ${shortDate(likely, today)}`;
+}
+
+function nextWords({ machine, task }: BoardTask, today: DayNumber): string {
+  const likely = governing(task)?.forecast?.likely ?? null;
+  const when = likely === null ? "" : `, about ${shortDate(likely, today)}`;
+  return `After these: ${task.task.name.toLowerCase()} on ${machine.machine.tag}${when}.`;
+}

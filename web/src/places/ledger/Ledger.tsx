@@ -1,0 +1,117 @@
+import { dayOf, type BoardMachine, type Entry } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Download } from "lucide-react";
+import { useState, type ReactElement } from "react";
+import { Link } from "react-router";
+import { toast } from "sonner";
+import { useBook } from "../../app/openBook.js";
+import { useAppSelector } from "../../app/store.js";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { Page } from "../../ui/Page.js";
+import { errorWords } from "../../words/errorWords.js";
+import { counted, fullDate } from "../../words/format.js";
+import { exportBook } from "./exportBook.js";
+
+const AT_FIRST = 40;
+const MORE = 100;
+
+/** The log over all machines, and the way out into a file. */
+export default function Ledger(): ReactElement {
+  const { storage } = useBook();
+  const [shown, setShown] = useState(AT_FIRST);
+  const entries = useLiveQuery(() => storage.latestEntries(shown), [storage, shown]);
+  const machines = useAppSelector((state) => state.board.machines);
+  return (
+    <Page title="Ledger" aside={<ExportButton />}>
+      <h2 className="text-large font-bold">The log</h2>
+      <ul>
+        {(entries ?? []).map((entry) => (
+          <LogRow key={entry.id} entry={entry} machines={machines} />
+        ))}
+      </ul>
+      {entries?.length === 0 && (
+        <p className="py-6 text-quiet">Nothing has been logged yet. Log work from Ahead.</p>
+      )}
+      {entries?.length === shown && (
+        <button
+          type="button"
+          className={`${QUIET_BUTTON} mt-3`}
+          onClick={() => setShown(shown + MORE)}
+        >
+          Show older
+        </button>
+      )}
+    </Page>
+  );
+}
+
+function LogRow({
+  entry,
+  machines,
+}: {
+  readonly entry: Entry;
+  readonly machines: readonly BoardMachine[];
+}): ReactElement {
+  const machine = machines.find((one) => one.machine.id === entry.machine);
+  const nameOf = (id: string): string =>
+    machine?.tasks.find((one) => one.task.id === id)?.task.name ?? id;
+  const names = (entry.tasks ?? []).map(nameOf);
+  return (
+    <li className="grid gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_14rem_1fr]">
+      <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(entry.date))}</span>
+      <Link to={`/yard/${encodeURIComponent(entry.machine)}`} className="hover:underline">
+        <span className="mr-2 font-mono font-bold">{machine?.machine.tag}</span>
+        {machine?.machine.name ?? entry.machine}
+      </Link>
+      <span>
+        <strong className="font-semibold">{names.length === 0 ? "Note" : names.join("; ")}</strong>
+        {typeof entry.note === "string" && <span className="block text-quiet">{entry.note}</span>}
+      </span>
+    </li>
+  );
+}
+
+function ExportButton(): ReactElement {
+  const { storage, entry } = useBook();
+  const since = useLiveQuery(async () => {
+    const note = await storage.lastExport();
+    const changes = (await storage.lastSeq()) - (note?.seq ?? 0);
+    return { note, changes };
+  }, [storage]);
+  const save = async (): Promise<void> => {
+    try {
+      const name = await exportBook(storage, entry.name, new Date());
+      toast.success(`The book is in ${name}.`);
+    } catch (error) {
+      toast.error(
+        `The book could not be written to a file: ${errorWords(error)}. Nothing in it is changed.`,
+      );
+    }
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-4">
+      {since !== undefined && <span className="text-fine text-quiet">{exportWords(since)}</span>}
+      <button type="button" className={QUIET_BUTTON} onClick={() => void save()}>
+        <Download size={18} aria-hidden="true" />
+        Export the book
+      </button>
+    </div>
+  );
+}
+
+function exportWords({
+  note,
+  changes,
+}: {
+  readonly note: { readonly at: string } | null;
+  readonly changes: number;
+}): string {
+  if (note === null)
+    return changes === 0
+      ? "Not exported yet"
+      : `Not exported yet; ${counted(changes, "change")} made here`;
+  const day = fullDate(dayOf(note.at.slice(0, 10)));
+  return changes === 0
+    ? `Exported ${day}, nothing changed since`
+    : `${counted(changes, "change")} since the export of ${day}`;
+}

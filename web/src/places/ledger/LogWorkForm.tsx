@@ -1,0 +1,92 @@
+import type { ReactElement } from "react";
+import { useAppSelector } from "../../app/store.js";
+import { DateField } from "../../ui/DateField.js";
+import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { logIssueWords } from "../../words/logWords.js";
+import { FigureFields } from "./FigureFields.js";
+import { LogSaved } from "./LogSaved.js";
+import { TaskChoice } from "./TaskChoice.js";
+import { useLogForm, type LogFormState, type LogStart } from "./useLogForm.js";
+
+/** What was done, when and at what figure; once saved, when it comes again. */
+export function LogWorkForm(start: LogStart): ReactElement {
+  const state = useLogForm(start);
+  const today = useAppSelector((session) => session.session.today);
+  const { form, fields, outlook, saved } = state;
+  if (saved !== null) return <LogSaved machine={outlook.before} {...saved} />;
+  return (
+    <form
+      onSubmit={(event) => void state.save(event)}
+      className="grid max-w-[68rem] gap-x-12 gap-y-6 lg:grid-cols-[1fr_20rem]"
+    >
+      {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
+      <TaskChoice
+        outlook={outlook}
+        chosen={form.tasks}
+        onChange={(tasks) => fields.setValue("tasks", tasks)}
+        today={today}
+      />
+      <div className="space-y-5">
+        <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
+        <FigureFields
+          machine={outlook.before}
+          form={form}
+          issues={outlook.issues}
+          onFigures={(figures) => fields.setValue("figures", figures)}
+          onRight={(isRight) => fields.setValue("figuresAreRight", isRight)}
+        />
+        <label className="block text-fine text-quiet">
+          Note: what was found, what went in
+          <textarea
+            rows={3}
+            className={`${FIELD} text-body text-ink`}
+            {...fields.register("note")}
+          />
+        </label>
+        <InTheWay state={state} />
+        <button
+          type="submit"
+          className={`${PRIMARY_BUTTON} w-full justify-center`}
+          disabled={outlook.issues.length > 0}
+        >
+          Save in the log
+        </button>
+        <p className="min-h-5 text-fine text-quiet" role="status">
+          {state.isDraftKept && "What you have written is kept, not yet in the log."}
+        </p>
+      </div>
+    </form>
+  );
+}
+
+function GoneOnWith({
+  onStartAfresh,
+}: {
+  readonly onStartAfresh: () => Promise<void>;
+}): ReactElement {
+  return (
+    <p className="flex flex-wrap items-center gap-3 text-quiet lg:col-span-2">
+      Kept from when you last were here.
+      <button type="button" className={QUIET_BUTTON} onClick={() => void onStartAfresh()}>
+        Start afresh
+      </button>
+    </p>
+  );
+}
+
+/** What keeps the work from being saved. */
+function InTheWay({ state: { outlook, failure } }: { readonly state: LogFormState }): ReactElement {
+  const today = useAppSelector((session) => session.session.today);
+  const words = outlook.issues.map((issue) => logIssueWords(issue, outlook.before, today));
+  return (
+    <div role="alert">
+      {[...words, failure]
+        .filter((line) => line !== "")
+        .map((line) => (
+          <p key={line} className="font-semibold text-due">
+            {line}
+          </p>
+        ))}
+    </div>
+  );
+}

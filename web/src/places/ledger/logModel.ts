@@ -1,0 +1,124 @@
+import {
+  applyChange,
+  lifeOn,
+  logWork,
+  offsetOn,
+  parseDay,
+  parseFigure,
+  reckonMachineBook,
+  recordsByMachine,
+  reckonMeters,
+  type BoardMachine,
+  type DayNumber,
+  type LogWorkInput,
+  type LogWorkIssue,
+  type MachineBook,
+  type MeterId,
+  type Settings,
+  type TaskId,
+} from "@yonderfell/core";
+import { movesBetween, type Move } from "../../words/moves.js";
+
+/** A meter's figure in the form: the text, and whether the person wrote it or it was reckoned. */
+export interface FormFigure {
+  readonly meter: string;
+  readonly text: string;
+  readonly isOwn: boolean;
+}
+
+/** The form as filled in so far; also what is kept as a draft. */
+export interface LogForm {
+  readonly date: string;
+  readonly tasks: readonly string[];
+  readonly figures: readonly FormFigure[];
+  readonly note: string;
+  readonly figuresAreRight: boolean;
+}
+
+const DECIMAL = ".";
+
+/** What a machine's dials are reckoned to have shown on a day, as the form shows it; empty where unknown. */
+export function reckonedTexts(
+  book: MachineBook,
+  settings: Settings,
+  day: DayNumber,
+  today: DayNumber,
+): ReadonlyMap<MeterId, string> {
+  const records = recordsByMachine(book).get(book.machines[0].id);
+  if (records === undefined) return new Map();
+  const texts = new Map<MeterId, string>();
+  for (const [id, { kept, rate, dials, meter }] of reckonMeters(records, settings, today)) {
+    const life = lifeOn(kept, rate.perDay, day);
+    const decimals = meter.unit === "h" ? 1 : 0;
+    texts.set(id, life === null ? "" : (life - offsetOn(dials, day)).toFixed(decimals));
+  }
+  return texts;
+}
+
+/** The form with the figures the person has not touched reckoned for its day. */
+export function withReckonedFigures(
+  figures: readonly FormFigure[],
+  reckoned: ReadonlyMap<MeterId, string>,
+): FormFigure[] {
+  return [...reckoned].map(([meter, text]) => {
+    const current = figures.find((one) => one.meter === meter);
+    return current?.isOwn === true ? current : { meter, text, isOwn: false };
+  });
+}
+
+/** What keeps the form from being put to the command. */
+export type FormIssue =
+  | { readonly code: "date-missing" }
+  | { readonly code: "figure-unreadable"; readonly meter: MeterId };
+
+/** The form as the command takes it, or what cannot be read in it. Empty figures are left out. */
+export function inputFrom(form: LogForm): {
+  readonly input: LogWorkInput | null;
+  readonly issues: readonly FormIssue[];
+} {
+  const day = parseDay(form.date);
+  const issues: FormIssue[] = day === null ? [{ code: "date-missing" }] : [];
+  const figures = form.figures.flatMap((one) => {
+    if (one.text.trim() === "") return [];
+    const meter = one.meter as MeterId;
+    const value = parseFigure(one.text, DECIMAL);
+    if (value === null) issues.push({ code: "figure-unreadable", meter });
+    return value === null ? [] : [{ meter, value, estimated: !one.isOwn }];
+  });
+  if (day === null || issues.length > 0) return { input: null, issues };
+  const { note, figuresAreRight } = form;
+  return {
+    input: { day, tasks: form.tasks as readonly TaskId[], figures, note, figuresAreRight },
+    issues,
+  };
+}
+
+/** What would come of logging the work. */
+export interface LogOutlook {
+  readonly before: BoardMachine;
+  /** The machine after it; the same as before where it cannot be logged yet. */
+  readonly after: BoardMachine;
+  readonly moves: readonly Move[];
+  readonly issues: readonly (FormIssue | LogWorkIssue)[];
+}
+
+/** What logging the form would bring, or what stands in its way. */
+export function logOutlook(
+  book: MachineBook,
+  settings: Settings,
+  form: LogForm,
+  today: DayNumber,
+): LogOutlook {
+  const before = reckonMachineBook(book, settings, today);
+  const { input, issues } = inputFrom(form);
+  if (input === null) return { before, after: before, moves: [], issues };
+  let count = 0;
+  const result = logWork(book, input, {
+    today,
+    newId: () => `looking-ahead-${(count += 1)}`,
+    nextSeq: () => Number.MAX_SAFE_INTEGER - 1000 + (count += 1),
+  });
+  if (!result.ok) return { before, after: before, moves: [], issues: result.issues };
+  const after = reckonMachineBook(applyChange(book, result.value), settings, today);
+  return { before, after, moves: movesBetween(before, after, today), issues: [] };
+}

@@ -1,0 +1,65 @@
+import { useEffect, useRef, useState } from "react";
+import { z } from "zod";
+import { useBook } from "../../app/openBook.js";
+import type { LogForm } from "./logModel.js";
+
+const draftSchema = z.object({
+  date: z.string(),
+  tasks: z.array(z.string()),
+  figures: z.array(z.object({ meter: z.string(), text: z.string(), isOwn: z.boolean() })),
+  note: z.string(),
+  figuresAreRight: z.boolean(),
+});
+
+/** A form that was begun earlier and not saved. */
+export interface KeptForm {
+  readonly form: LogForm;
+  readonly at: string;
+}
+
+/** The form begun earlier for a machine: undefined until looked for, null where there is none. */
+export function useKeptForm(key: string): KeptForm | null | undefined {
+  const { storage } = useBook();
+  const [kept, setKept] = useState<KeptForm | null | undefined>(undefined);
+  useEffect(() => {
+    let isWanted = true;
+    void storage.draft(key).then((draft) => {
+      const read = draftSchema.safeParse(draft?.value);
+      if (isWanted)
+        setKept(draft !== null && read.success ? { form: read.data, at: draft.at } : null);
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [storage, key]);
+  return kept;
+}
+
+/**
+ * Keeps the form as a draft at every change while `isWanted`; answers whether what stands in it is kept.
+ * Of changes that come while one is being written only the newest is written after it.
+ */
+export function useDraftKeeper(key: string, form: LogForm, isWanted: boolean): boolean {
+  const { storage } = useBook();
+  const newest = useRef(form);
+  const isWriting = useRef(false);
+  const [kept, setKept] = useState<LogForm | null>(null);
+  useEffect(() => {
+    newest.current = form;
+    if (!isWanted || isWriting.current) return;
+    const write = async (): Promise<void> => {
+      isWriting.current = true;
+      try {
+        for (let written: LogForm | null = null; written !== newest.current;) {
+          written = newest.current;
+          await storage.keepDraft({ key, value: written, at: new Date().toISOString() });
+          setKept(written);
+        }
+      } finally {
+        isWriting.current = false;
+      }
+    };
+    void write();
+  }, [storage, key, form, isWanted]);
+  return isWanted && kept === form;
+}

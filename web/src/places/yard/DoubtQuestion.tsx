@@ -1,0 +1,156 @@
+import type { DayNumber, FigureDoubt, Meter } from "@yonderfell/core";
+import { RadioGroup } from "radix-ui";
+import type { ReactElement } from "react";
+import { FIELD } from "../../ui/buttons.js";
+import { DateField } from "../../ui/DateField.js";
+import { doubtWordsFor } from "../../words/readingWords.js";
+import type { AnswerChoice, AnswerFigures } from "./readingModel.js";
+
+interface DoubtQuestionProps {
+  readonly doubt: FigureDoubt;
+  readonly meter: Meter;
+  readonly today: DayNumber;
+  readonly choice: AnswerChoice | null;
+  readonly figures: AnswerFigures;
+  readonly onChoice: (choice: AnswerChoice) => void;
+  readonly onFigures: (figures: AnswerFigures) => void;
+}
+
+/** Asks what a figure means that does not agree with the others. */
+export function DoubtQuestion(props: DoubtQuestionProps): ReactElement {
+  const { doubt, meter, choice, onChoice } = props;
+  const isRise = doubt.code === "impossible-rise";
+  return (
+    <div
+      className="border-l-4 border-soon bg-raised px-4 py-3"
+      role="group"
+      aria-labelledby="doubt"
+    >
+      <p id="doubt">
+        <strong>{doubtWordsFor(doubt, meter)}</strong> Which is it?
+      </p>
+      <RadioGroup.Root
+        value={choice ?? ""}
+        onValueChange={(value) => onChoice(value as AnswerChoice)}
+        aria-labelledby="doubt"
+        className="mt-2 grid gap-1"
+      >
+        <Choice value="typing" label="A typing error" rest="type the figure again" />
+        <Choice value="replaced" label="The meter was replaced or reset" rest="" />
+        {choice === "replaced" && <ReplacedFigures {...props} />}
+        <Choice
+          value="rolled-over"
+          label="It rolled over"
+          rest="passed its highest figure and began again at 0"
+        />
+        {choice === "rolled-over" && <RolledOverFigure {...props} />}
+        <Choice
+          value="right"
+          label="Right as it is"
+          rest={
+            isRise
+              ? "it really ran that much"
+              : "the figures that do not agree are set aside, and stay in the history"
+          }
+        />
+      </RadioGroup.Root>
+    </div>
+  );
+}
+
+function Choice({
+  value,
+  label,
+  rest,
+}: {
+  readonly value: AnswerChoice;
+  readonly label: string;
+  readonly rest: string;
+}): ReactElement {
+  return (
+    <label className="flex min-h-10 items-center gap-3 max-sm:min-h-12">
+      <RadioGroup.Item
+        value={value}
+        className="grid size-5 shrink-0 place-items-center rounded-full border-2 border-rule"
+      >
+        <RadioGroup.Indicator className="size-2.5 rounded-full bg-clear" />
+      </RadioGroup.Item>
+      <span>
+        {label}
+        {rest !== "" && <span className="text-quiet">: {rest}</span>}
+      </span>
+    </label>
+  );
+}
+
+function ReplacedFigures(props: DoubtQuestionProps): ReactElement {
+  const { figures, meter, onFigures } = props;
+  const unit = meter.unit;
+  return (
+    <div className="ml-8 grid gap-3 sm:grid-cols-4">
+      <ChangeDay {...props} />
+      <Figure
+        label={`Old one ended at, ${unit}`}
+        value={figures.oldFinal}
+        onChange={(oldFinal) => onFigures({ ...figures, oldFinal })}
+      />
+      <Figure
+        label={`New one began at, ${unit}`}
+        value={figures.newStart}
+        onChange={(newStart) => onFigures({ ...figures, newStart })}
+      />
+      <Figure
+        label={`Unmetered between, ${unit}`}
+        value={figures.lost}
+        onChange={(lost) => onFigures({ ...figures, lost })}
+      />
+    </div>
+  );
+}
+
+function RolledOverFigure(props: DoubtQuestionProps): ReactElement {
+  const { figures, meter, onFigures } = props;
+  return (
+    <div className="ml-8 grid gap-3 sm:grid-cols-2">
+      <ChangeDay {...props} />
+      <Figure
+        label={`It begins again after, ${meter.unit}`}
+        value={figures.rollsOverAt}
+        onChange={(rollsOverAt) => onFigures({ ...figures, rollsOverAt })}
+      />
+    </div>
+  );
+}
+
+function Figure({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+}): ReactElement {
+  return (
+    <label className="block text-fine text-quiet">
+      {label}
+      <input
+        className={`${FIELD} font-mono text-body text-ink`}
+        inputMode="decimal"
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
+
+function ChangeDay({ figures, today, onFigures }: DoubtQuestionProps): ReactElement {
+  return (
+    <DateField
+      label="Changed on"
+      value={figures.day}
+      today={today}
+      onChange={(day) => onFigures({ ...figures, day })}
+    />
+  );
+}

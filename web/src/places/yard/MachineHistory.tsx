@@ -1,0 +1,120 @@
+import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core";
+import { useState, type ReactElement } from "react";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
+import { historyOf, supersededIds, type HistoryItem } from "./history.js";
+
+const AT_FIRST = 12;
+const MORE = 50;
+
+/** What was done to a machine and what its dials showed, latest first. */
+export function MachineHistory({ book }: { readonly book: MachineBook }): ReactElement {
+  const [shown, setShown] = useState(AT_FIRST);
+  const [withReadings, setWithReadings] = useState(false);
+  const superseded = supersededIds(book);
+  const items = historyOf(book).filter((item) => withReadings || item.kind !== "reading");
+  const rest = items.length - shown;
+  return (
+    <section aria-labelledby="history" className="mt-8">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h2 id="history" className="text-large font-bold">
+          History
+        </h2>
+        <label className="flex min-h-10 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--clear)"
+            checked={withReadings}
+            onChange={(event) => setWithReadings(event.target.checked)}
+          />
+          Meter readings too
+        </label>
+      </div>
+      <ul>
+        {items.slice(0, shown).map((item) => (
+          <HistoryRow
+            key={item.record.id}
+            item={item}
+            book={book}
+            isSuperseded={superseded.has(item.record.id)}
+          />
+        ))}
+      </ul>
+      {rest > 0 && (
+        <button
+          type="button"
+          className={`${QUIET_BUTTON} mt-3`}
+          onClick={() => setShown(shown + MORE)}
+        >
+          Show older, {counted(rest, "more", "more")}
+        </button>
+      )}
+    </section>
+  );
+}
+
+function HistoryRow({
+  item,
+  book,
+  isSuperseded,
+}: {
+  readonly item: HistoryItem;
+  readonly book: MachineBook;
+  readonly isSuperseded: boolean;
+}): ReactElement {
+  const { record } = item;
+  const setAside = isSuperseded || record.void === true;
+  return (
+    <li
+      className={`grid gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_minmax(12rem,20rem)_1fr] ${setAside ? "text-quiet line-through" : ""}`}
+    >
+      <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(record.date))}</span>
+      <span className="text-quiet tabular-nums">
+        {figuresOf(item, book.machines[0].meters ?? [])}
+      </span>
+      <span>
+        <strong className="font-semibold">{titleOf(item, book.tasks)}</strong>
+        {typeof record.note === "string" && <span className="block text-quiet">{record.note}</span>}
+      </span>
+    </li>
+  );
+}
+
+function titleOf(item: HistoryItem, tasks: readonly Task[]): string {
+  switch (item.kind) {
+    case "entry": {
+      const done = item.record.tasks ?? [];
+      const names = done.map((id) => tasks.find((task) => task.id === id)?.name ?? id);
+      const assumed = item.record.assumed === true ? " (assumed)" : "";
+      return `${names.length === 0 ? "Note" : names.join("; ")}${assumed}`;
+    }
+    case "reading":
+      return item.record.estimated === true ? "Meter reckoned" : "Meter read";
+    case "meterChange":
+      return "Meter replaced";
+  }
+}
+
+function figuresOf(item: HistoryItem, meters: readonly Meter[]): string {
+  const show = (id: string, value: number): string => {
+    const meter = meters.find((candidate) => candidate.id === id);
+    return meter === undefined ? "" : dialFigureWithUnit(value, meter.unit);
+  };
+  switch (item.kind) {
+    case "entry": {
+      const estimated = item.record.estimatedMeters ?? [];
+      return Object.entries(item.record.meters ?? {})
+        .map(
+          ([id, value]) =>
+            `${show(id, value)}${estimated.some((meter) => meter === id) ? " reckoned" : ""}`,
+        )
+        .join(", ");
+    }
+    case "reading":
+      return show(item.record.meter, item.record.value);
+    case "meterChange": {
+      const { meter, oldFinal, newStart } = item.record;
+      return `${show(meter, oldFinal)} → ${show(meter, newStart)}`;
+    }
+  }
+}

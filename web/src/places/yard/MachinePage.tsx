@@ -1,0 +1,162 @@
+import type { BoardMachine, BoardMeter, MachineId } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Gauge, NotebookPen } from "lucide-react";
+import type { ReactElement } from "react";
+import { Link, useParams } from "react-router";
+import { useBook } from "../../app/openBook.js";
+import { meterReadingOpened } from "../../app/session.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { Page } from "../../ui/Page.js";
+import { ReachBoard } from "../../ui/ReachBoard.js";
+import {
+  counted,
+  dialFigureWithUnit,
+  fullDate,
+  perDay,
+  sentence,
+  spanOfDays,
+} from "../../words/format.js";
+import { meterName } from "../../words/limitWords.js";
+import { MachineHistory } from "./MachineHistory.js";
+
+/** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
+export default function MachinePage(): ReactElement {
+  const id = (useParams()["machineId"] ?? "") as MachineId;
+  const { storage } = useBook();
+  const machine = useAppSelector((state) =>
+    state.board.machines.find((one) => one.machine.id === id),
+  );
+  const phase = useAppSelector((state) => state.board.phase);
+  const book = useLiveQuery(() => storage.machineBook(id), [storage, id]);
+  if (machine === undefined) {
+    return (
+      <Page title="Yard">
+        <p className="py-8">
+          {phase === "reckoning" ? "" : "The book has no such machine. "}
+          <Link to="/yard" className="text-clear underline">
+            All machines
+          </Link>
+        </p>
+      </Page>
+    );
+  }
+  return (
+    <Page
+      title={`${machine.machine.tag} ${machine.machine.name}`}
+      aside={<Actions machine={machine} />}
+    >
+      <WhatItIs machine={machine} />
+      <Meters machine={machine} />
+      <Reaches machine={machine} />
+      {book !== undefined && book !== null && <MachineHistory book={book} />}
+    </Page>
+  );
+}
+
+function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  const dispatch = useAppDispatch();
+  return (
+    <div className="flex flex-wrap gap-3">
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} `))}
+      >
+        <Gauge size={18} aria-hidden="true" />
+        Read a meter
+      </button>
+      <Link to={`/log/${encodeURIComponent(machine.machine.id)}`} className={PRIMARY_BUTTON}>
+        <NotebookPen size={18} aria-hidden="true" />
+        Log work
+      </Link>
+    </div>
+  );
+}
+
+function WhatItIs({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  const { kind, description, inService, history, regime } = machine.machine;
+  const facts = [
+    sentence(kind),
+    description ?? "",
+    inService === null || inService === undefined
+      ? "in service since a day not recorded"
+      : `in service since ${inService.slice(0, 4)}`,
+    history === "unknown" ? "history before not known" : "history known",
+    `${regime ?? "handbook"} intervals`,
+  ];
+  return <p className="mb-4 text-quiet">{facts.filter((fact) => fact !== "").join(" · ")}</p>;
+}
+
+function Meters({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  return (
+    <section
+      aria-label="Meters"
+      className="mb-6 flex flex-wrap gap-x-14 gap-y-4 border-t border-rule pt-3"
+    >
+      {machine.meters.map((meter) => (
+        <MeterBlock key={meter.meter.id} meter={meter} />
+      ))}
+      {machine.meters.length === 0 && <p>It has no meters: its tasks go by the calendar.</p>}
+    </section>
+  );
+}
+
+function MeterBlock({ meter }: { readonly meter: BoardMeter }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const { unit } = meter.meter;
+  const isRead = meter.lastOn === today;
+  return (
+    <div>
+      <h2 className="text-fine text-quiet">{sentence(meterName(meter))}</h2>
+      <p className="text-[2rem] leading-tight font-bold tabular-nums">
+        {meter.dial === null ? "not read yet" : dialFigureWithUnit(meter.dial, unit)}
+      </p>
+      <p className="text-fine text-quiet">
+        {meter.dial === null ? "" : isRead ? "read today" : "reckoned for today"}
+        {meter.lastOn !== null &&
+          !isRead &&
+          meter.lastDial !== null &&
+          ` from ${dialFigureWithUnit(meter.lastDial, unit)} on ${fullDate(meter.lastOn)}`}
+      </p>
+      <p className="text-fine text-quiet">{rateWords(meter)}</p>
+      {meter.stale && meter.lastOn !== null && (
+        <p className="text-fine font-semibold text-soon-text">
+          Stale: not read for {spanOfDays(today - meter.lastOn)}. Distance and hour limits go by
+          estimate.
+        </p>
+      )}
+      {meter.stoppedOn !== null && (
+        <p className="text-fine font-semibold text-soon-text">
+          Stopped since {fullDate(meter.stoppedOn)}.
+        </p>
+      )}
+      {meter.faults > 0 && (
+        <p className="text-fine text-soon-text">
+          {counted(meter.faults, "reading")} left out: {meter.faults === 1 ? "it does" : "they do"}{" "}
+          not agree with the others.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function rateWords({ rate, meter }: BoardMeter): string {
+  if (rate.perDay === null) return "how fast it runs is not known yet";
+  const pace = perDay(rate.perDay, meter.unit);
+  if (rate.source.code !== "observed") return `${pace}, as declared`;
+  const { pairs, from, to } = rate.source;
+  return `${pace}, from ${counted(pairs + 1, "reading")} over ${spanOfDays(to - from)}`;
+}
+
+function Reaches({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  return (
+    <section aria-labelledby="ahead-here">
+      <h2 id="ahead-here" className="text-large font-bold">
+        Ahead
+      </h2>
+      <ReachBoard machines={[machine]} today={today} namesMachines={false} />
+    </section>
+  );
+}

@@ -1,0 +1,170 @@
+import type { DayNumber, Meter, ReadingLine } from "@yonderfell/core";
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import { useRef, type ReactElement, type RefObject } from "react";
+import { meterReadingClosed } from "../../app/session.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { DateField } from "../../ui/DateField.js";
+import { Moves } from "../../ui/Moves.js";
+import { dialFigureWithUnit, shortDate } from "../../words/format.js";
+import { meterName } from "../../words/limitWords.js";
+import { lineIssueWords, readMeterIssueWords } from "../../words/readingWords.js";
+import { DoubtQuestion } from "./DoubtQuestion.js";
+import type { Outlook } from "./readingModel.js";
+import { useReading, type ReadingState, type SavedReading } from "./useReading.js";
+
+/** Reads a meter: machine and figure on one line, what was understood shown before it is saved. */
+export default function ReadMeter(): ReactElement {
+  const dispatch = useAppDispatch();
+  return (
+    <Dialog.Root open onOpenChange={(isOpen) => !isOpen && dispatch(meterReadingClosed())}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-ink/35" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
+        >
+          <div className="flex items-center justify-between">
+            <Dialog.Title className="text-large font-bold">Read a meter</Dialog.Title>
+            <Dialog.Close className="flex min-h-10 items-center gap-1.5 px-2 text-quiet hover:text-ink">
+              <X size={18} aria-hidden="true" />
+              Close
+            </Dialog.Close>
+          </div>
+          <ReadingForm />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function ReadingForm(): ReactElement {
+  const field = useRef<HTMLInputElement>(null);
+  const state = useReading(field);
+  const today = useAppSelector((session) => session.session.today);
+  const { reading, line, doubt, outlook, saved, failure } = state;
+  return (
+    <form onSubmit={(event) => void state.save(event)} className="mt-3 space-y-4">
+      <LineAndDay state={state} field={field} />
+      <div aria-live="polite" className="min-h-6">
+        {reading.ok ? (
+          <Understood reading={reading.value} day={state.day} today={today} />
+        ) : (
+          <p className="text-quiet">{reading.issues[0] && lineIssueWords(reading.issues[0])}</p>
+        )}
+      </div>
+      {reading.ok && doubt !== null && (
+        <DoubtQuestion
+          doubt={doubt}
+          meter={reading.value.meter}
+          today={today}
+          choice={state.choice}
+          figures={state.figures}
+          onChoice={state.choose}
+          onFigures={state.setFigures}
+        />
+      )}
+      {reading.ok && outlook !== null && (
+        <OutlookView outlook={outlook} meter={reading.value.meter} today={today} />
+      )}
+      {failure !== "" && (
+        <p role="alert" className="font-semibold text-overdue">
+          {failure}
+        </p>
+      )}
+      <div className="sticky bottom-0 bg-ground py-2">
+        <button type="submit" className={PRIMARY_BUTTON} disabled={outlook?.code !== "fits"}>
+          Save the reading
+        </button>
+      </div>
+      {saved !== null && line === "" && <SavedView saved={saved} />}
+    </form>
+  );
+}
+
+function LineAndDay({
+  state,
+  field,
+}: {
+  readonly state: ReadingState;
+  readonly field: RefObject<HTMLInputElement | null>;
+}): ReactElement {
+  const today = useAppSelector((session) => session.session.today);
+  return (
+    <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
+      <label className="min-w-0 flex-1 basis-64 text-fine text-quiet">
+        Machine and figure, such as 07 41350
+        <input
+          ref={field}
+          autoFocus
+          autoComplete="off"
+          spellCheck={false}
+          className={`${FIELD} mt-1 font-mono text-[1.75rem] font-bold text-ink max-sm:text-[2.25rem]`}
+          value={state.line}
+          onChange={(event) => state.retype(event.target.value)}
+        />
+      </label>
+      <DateField label="Read on" value={state.date} today={today} onChange={state.setDate} />
+    </div>
+  );
+}
+
+function SavedView({ saved }: { readonly saved: SavedReading }): ReactElement {
+  return (
+    <div className="border-t border-rule pt-3">
+      <p className="font-semibold">Saved. {saved.words}.</p>
+      {saved.moves.length === 0 ? (
+        <p className="text-quiet">No date moves.</p>
+      ) : (
+        <Moves moves={saved.moves} title="Moved" />
+      )}
+    </div>
+  );
+}
+
+function Understood({
+  reading,
+  day,
+  today,
+}: {
+  readonly reading: ReadingLine;
+  readonly day: DayNumber | null;
+  readonly today: DayNumber;
+}): ReactElement {
+  const { machine, meter, value } = reading;
+  const others = (machine.meters ?? []).filter((other) => other.unit !== meter.unit);
+  return (
+    <p>
+      <span className="font-mono font-bold">{machine.tag}</span> {machine.name},{" "}
+      {meterName({ meter })}: <strong>{dialFigureWithUnit(value, meter.unit)}</strong>
+      {day === null
+        ? "; choose the day it was read"
+        : day === today
+          ? " today"
+          : ` on ${shortDate(day, today)}`}
+      .
+      {others.map((other) => (
+        <span key={other.id} className="text-quiet">
+          {" "}
+          For its {meterName({ meter: other })} add {other.unit}.
+        </span>
+      ))}
+    </p>
+  );
+}
+
+/** What saving would move, or what else stands in its way; a doubt has its own question. */
+function OutlookView({
+  outlook,
+  meter,
+  today,
+}: {
+  readonly outlook: Outlook;
+  readonly meter: Meter;
+  readonly today: DayNumber;
+}): ReactElement | null {
+  if (outlook.code === "fits") return <Moves moves={outlook.moves} title="This moves" />;
+  if (outlook.issue.code === "figure-in-doubt") return null;
+  return <p className="text-overdue">{readMeterIssueWords(outlook.issue, meter, today)}</p>;
+}

@@ -1,0 +1,38 @@
+import {
+  dayOf,
+  type DayNumber,
+  type Entry,
+  type MachineBook,
+  type MeterChange,
+  type Reading,
+} from "@yonderfell/core";
+
+/** Something that happened to a machine, as its history shows it. */
+export type HistoryItem =
+  | { readonly kind: "entry"; readonly record: Entry }
+  | { readonly kind: "reading"; readonly record: Reading }
+  | { readonly kind: "meterChange"; readonly record: MeterChange };
+
+/** The day of a history item. */
+export function historyDay({ record }: HistoryItem): DayNumber {
+  return dayOf(record.date);
+}
+
+/** All that happened to a machine, latest first; superseded records stay in it. */
+export function historyOf(book: MachineBook): HistoryItem[] {
+  const items: HistoryItem[] = [
+    ...book.entries.map((record) => ({ kind: "entry" as const, record })),
+    ...book.readings.map((record) => ({ kind: "reading" as const, record })),
+    ...book.meterChanges.map((record) => ({ kind: "meterChange" as const, record })),
+  ];
+  return items.sort(
+    (one, other) =>
+      historyDay(other) - historyDay(one) || (other.record.seq ?? 0) - (one.record.seq ?? 0),
+  );
+}
+
+/** The ids of the records that another one replaces. */
+export function supersededIds(book: MachineBook): ReadonlySet<string> {
+  const records = [...book.entries, ...book.readings, ...book.meterChanges];
+  return new Set(records.flatMap((record) => record.replaces ?? []));
+}

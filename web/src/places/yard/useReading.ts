@@ -1,0 +1,179 @@
+import {
+  formatDay,
+  parseDay,
+  readMeter,
+  type DayNumber,
+  type FigureDoubt,
+  type Meter,
+  type ReadingLine,
+  type ReadingLineIssue,
+  type ReadMeterInput,
+  type Result,
+} from "@yonderfell/core";
+import { useMemo, useState, type FormEvent, type RefObject } from "react";
+import { toast } from "sonner";
+import { surroundings, useBook } from "../../app/openBook.js";
+import { useAppSelector } from "../../app/store.js";
+import { useMachineBook } from "../../data/useMachineBook.js";
+import { errorWords } from "../../words/errorWords.js";
+import { dialFigureWithUnit, fullDate } from "../../words/format.js";
+import type { Move } from "../../words/moves.js";
+import { readMeterIssueWords } from "../../words/readingWords.js";
+import {
+  answerFrom,
+  outlookOf,
+  understood,
+  type AnswerChoice,
+  type AnswerFigures,
+  type Outlook,
+} from "./readingModel.js";
+
+const NO_FIGURES: AnswerFigures = {
+  day: "",
+  oldFinal: "",
+  newStart: "0",
+  lost: "0",
+  rollsOverAt: "100000",
+};
+
+/** The figures an answer begins with: the change is taken to have come just after the figure it disagrees with. */
+function figuresFor({ against, againstDial }: FigureDoubt): AnswerFigures {
+  return { ...NO_FIGURES, day: formatDay(against.day), oldFinal: String(againstDial) };
+}
+
+/** A reading that has been saved: what it was, and the dates it moved. */
+export interface SavedReading {
+  readonly words: string;
+  readonly moves: readonly Move[];
+}
+
+/** The reading line in hand. */
+export interface ReadingState {
+  readonly line: string;
+  readonly date: string;
+  readonly day: DayNumber | null;
+  readonly reading: Result<ReadingLine, ReadingLineIssue>;
+  /** What does not agree, until the figure is typed again. */
+  readonly doubt: FigureDoubt | null;
+  readonly choice: AnswerChoice | null;
+  readonly figures: AnswerFigures;
+  readonly outlook: Outlook | null;
+  readonly saved: SavedReading | null;
+  readonly failure: string;
+  readonly retype: (line: string) => void;
+  readonly setDate: (date: string) => void;
+  readonly choose: (choice: AnswerChoice) => void;
+  readonly setFigures: (figures: AnswerFigures) => void;
+  readonly save: (event: FormEvent) => Promise<void>;
+}
+
+/** What a line and a day make of the book, and what stands against it. */
+function useOutlook(
+  reading: Result<ReadingLine, ReadingLineIssue>,
+  input: ReadMeterInput | null,
+): Pick<ReadingState, "doubt" | "outlook"> {
+  const today = useAppSelector((state) => state.session.today);
+  const id = reading.ok ? reading.value.machine.id : null;
+  const found = useMachineBook(id);
+  if (!found || input === null || found.book.machines[0].id !== id)
+    return { doubt: null, outlook: null };
+  const { book, settings } = found;
+  const plain = outlookOf(book, settings, { ...input, answer: null }, today);
+  const isDoubtful = plain.code === "stopped" && plain.issue.code === "figure-in-doubt";
+  if (!isDoubtful) return { doubt: null, outlook: plain };
+  return { doubt: plain.issue.doubt, outlook: outlookOf(book, settings, input, today) };
+}
+
+function useLine(): {
+  readonly reading: ReadingState["reading"];
+  readonly line: string;
+  readonly setLine: (line: string) => void;
+} {
+  const start = useAppSelector((state) => state.session.readingLine);
+  const board = useAppSelector((state) => state.board.machines);
+  const machines = useMemo(() => board.map(({ machine }) => machine), [board]);
+  const [line, setLine] = useState(start);
+  return { reading: understood(line, machines), line, setLine };
+}
+
+/** The state of the reading line; `field` is where it is typed. */
+export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
+  const { storage } = useBook();
+  const today = useAppSelector((state) => state.session.today);
+  const { reading, line, setLine } = useLine();
+  const [date, setDate] = useState(formatDay(today));
+  const [choice, setChoice] = useState<AnswerChoice | null>(null);
+  const [figures, setFigures] = useState(NO_FIGURES);
+  const [saved, setSaved] = useState<SavedReading | null>(null);
+  const [failure, setFailure] = useState("");
+  const day = parseDay(date);
+  const input = inputOf(reading, day, choice, figures);
+  const { doubt, outlook } = useOutlook(reading, input);
+
+  const retype = (text: string): void => {
+    setLine(text);
+    setChoice(null);
+    setFigures(NO_FIGURES);
+    setFailure("");
+  };
+  const choose = (chosen: AnswerChoice): void => {
+    setChoice(chosen);
+    if (chosen === "typing") field.current?.select();
+    if (doubt !== null) setFigures(figuresFor(doubt));
+  };
+  const write = async ({ machine, meter }: ReadingLine, wanted: ReadMeterInput): Promise<void> => {
+    const result = await storage.perform(
+      machine.id,
+      (book, context) => readMeter(book, wanted, context),
+      surroundings(),
+    );
+    const [issue] = result.ok ? [] : result.issues;
+    if (issue !== undefined) return setFailure(issueWords(issue, meter, today));
+    const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, meter.unit)} on ${fullDate(wanted.day)}`;
+    setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
+    toast.success(`Saved. ${words}.`);
+    retype("");
+    field.current?.focus();
+  };
+  const save = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    if (!reading.ok || input === null || outlook?.code !== "fits") return;
+    await write(reading.value, input).catch((error: unknown) =>
+      setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+    );
+  };
+  const shown = {
+    line,
+    date,
+    day,
+    reading,
+    doubt,
+    choice,
+    figures,
+    outlook,
+    saved,
+    failure,
+  };
+  return { ...shown, retype, setDate, choose, setFigures, save };
+}
+
+function inputOf(
+  reading: ReadingState["reading"],
+  day: DayNumber | null,
+  choice: AnswerChoice | null,
+  figures: AnswerFigures,
+): ReadMeterInput | null {
+  if (!reading.ok || day === null) return null;
+  const { meter, value } = reading.value;
+  return { meter: meter.id, day, value, answer: answerFrom(choice, figures) };
+}
+
+function issueWords(
+  issue: Parameters<typeof readMeterIssueWords>[0] | { readonly code: "machine-missing" },
+  meter: Meter,
+  today: DayNumber,
+): string {
+  return issue.code === "machine-missing"
+    ? "The machine is no longer in the book."
+    : readMeterIssueWords(issue, meter, today);
+}

@@ -1,0 +1,35 @@
+import { formatDay, parseDay, type DayNumber } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { dateWithWeekday } from "../words/format.js";
+import { FIELD } from "./buttons.js";
+
+/** A day up to today, with what was understood in words, since the browser shows figures in its own order. */
+export function DateField({
+  label,
+  value,
+  today,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly today: DayNumber;
+  readonly onChange: (value: string) => void;
+}): ReactElement {
+  const day = parseDay(value);
+  const words = day === null ? "choose a day" : day === today ? "today" : "";
+  return (
+    <label className="block text-fine text-quiet">
+      {label}
+      <input
+        type="date"
+        className={`${FIELD} text-body text-ink`}
+        value={value}
+        max={formatDay(today)}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {day === null
+        ? words
+        : [dateWithWeekday(day), words].filter((part) => part !== "").join(", ")}
+    </label>
+  );
+}

@@ -1,0 +1,29 @@
+import { useEffect, useRef, type ReactElement, type ReactNode } from "react";
+
+/** A page: its title, what stands beside it, and what it holds. The title takes the focus when the page is come to. */
+export function Page({
+  title,
+  aside,
+  children,
+}: {
+  readonly title: string;
+  readonly aside?: ReactNode;
+  readonly children: ReactNode;
+}): ReactElement {
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    document.title = `${title} · Yonderfell`;
+    heading.current?.focus({ preventScroll: true });
+  }, [title]);
+  return (
+    <main className="mx-auto w-full max-w-[1600px] px-7 pt-5 pb-16 max-sm:px-4">
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <h1 ref={heading} tabIndex={-1} className="text-title font-bold outline-none">
+          {title}
+        </h1>
+        {aside}
+      </div>
+      {children}
+    </main>
+  );
+}

@@ -1,0 +1,126 @@
+import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import { useMemo, type KeyboardEvent, type ReactElement } from "react";
+import { Link } from "react-router";
+import { inOrderOfDate } from "./boardOrder.js";
+import { MeterLine } from "./MeterLine.js";
+import { ReachAxis } from "./ReachAxis.js";
+import { ReachPaints } from "./ReachStrip.js";
+import { reachScale, type ReachScale } from "./reachScale.js";
+import { StripRow } from "./StripRow.js";
+import { useWidth } from "./useWidth.js";
+
+/** Room beside the drawing: the machine, the name of the task, and the way to log it. */
+const MACHINE_ROOM = 192;
+const NAME_ROOM = 352;
+const LOG_ROOM = 68;
+const NARROW_BELOW = 820;
+
+/** Up and down travel from strip to strip. */
+function travel(event: KeyboardEvent<HTMLDivElement>): void {
+  if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+  const strips = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-strip]")];
+  const at = strips.findIndex((strip) => strip === document.activeElement);
+  if (at < 0) return;
+  event.preventDefault();
+  strips[at + (event.key === "ArrowDown" ? 1 : -1)]?.focus();
+}
+
+/** The reach: one strip a task on a common today line, bundled by machine. */
+export function ReachBoard({
+  machines,
+  today,
+  namesMachines,
+}: {
+  readonly machines: readonly BoardMachine[];
+  readonly today: DayNumber;
+  /** Whether each bundle stands under its machine's tag; not on the machine's own page. */
+  readonly namesMachines: boolean;
+}): ReactElement {
+  const [element, width] = useWidth<HTMLDivElement>();
+  const isNarrow = width < NARROW_BELOW;
+  const machineRoom = namesMachines ? MACHINE_ROOM : 0;
+  const room = isNarrow ? width - LOG_ROOM : width - machineRoom - NAME_ROOM - LOG_ROOM;
+  const scale = useMemo(() => reachScale(Math.max(room, 120)), [room]);
+  return (
+    <div ref={element} onKeyDown={travel}>
+      <ReachPaints />
+      {width > 0 && (
+        <>
+          {!isNarrow && <ReachAxis scale={scale} left={machineRoom + NAME_ROOM} />}
+          {machines.map((machine) => (
+            <Bundle
+              key={machine.machine.id}
+              machine={machine}
+              today={today}
+              scale={scale}
+              isNarrow={isNarrow}
+              isNamed={namesMachines}
+            />
+          ))}
+        </>
+      )}
+    </div>
+  );
+}
+
+function Bundle({
+  machine,
+  today,
+  scale,
+  isNarrow,
+  isNamed,
+}: {
+  readonly machine: BoardMachine;
+  readonly today: DayNumber;
+  readonly scale: ReachScale;
+  readonly isNarrow: boolean;
+  readonly isNamed: boolean;
+}): ReactElement {
+  const heading = `bundle-${machine.machine.id}`;
+  return (
+    <section
+      aria-labelledby={isNamed ? heading : undefined}
+      className={`border-t border-rule pb-1.5 ${isNarrow ? "" : "flex"}`}
+    >
+      {isNamed && <BundleName id={heading} machine={machine} isNarrow={isNarrow} />}
+      <ul className="min-w-0 flex-1 py-1">
+        {inOrderOfDate(machine.tasks).map((task) => (
+          <StripRow
+            key={task.task.id}
+            task={task}
+            machine={machine}
+            scale={scale}
+            today={today}
+            isNarrow={isNarrow}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function BundleName({
+  id,
+  machine,
+  isNarrow,
+}: {
+  readonly id: string;
+  readonly machine: BoardMachine;
+  readonly isNarrow: boolean;
+}): ReactElement {
+  const { tag, name, id: machineId } = machine.machine;
+  return (
+    <div className={`shrink-0 ${isNarrow ? "pt-2" : "w-48 py-2 pr-3"}`}>
+      <h2 id={id} className="leading-tight font-bold">
+        <Link
+          to={`/yard/${encodeURIComponent(machineId)}`}
+          className="flex items-baseline gap-2.5 hover:underline max-sm:min-h-12 max-sm:items-center"
+        >
+          <span className="font-mono text-xl font-extrabold">{tag}</span>
+          <span>{name}</span>
+        </Link>
+      </h2>
+      <MeterLine machine={machine} />
+    </div>
+  );
+}

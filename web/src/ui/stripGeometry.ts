@@ -1,0 +1,95 @@
+import type { CompletionFact, DayNumber, LimitReckoning, TaskReckoning } from "@yonderfell/core";
+import { governing } from "../words/limitWords.js";
+import type { ReachScale } from "./reachScale.js";
+
+/** Where the parts of a strip stand, in pixels from its left edge; what is not drawn is null. */
+export interface StripGeometry {
+  /** The solid body from today to the early date. */
+  readonly solidTo: number | null;
+  /** Where the fading body ends, at the late date. */
+  readonly fadeTo: number | null;
+  readonly tick: number | null;
+  /** Whether the body runs on past the right edge. */
+  readonly isBeyond: boolean;
+  /** The hatched body to the left of today begins here. */
+  readonly overFrom: number | null;
+  /** The wick goes back to here, and whether its end is the day it was done rather than the edge. */
+  readonly wick: { readonly to: number; readonly isEnd: boolean } | null;
+  /** The ends of the other limits. */
+  readonly hairlines: readonly { readonly to: number; readonly isBeyond: boolean }[];
+  readonly label: { readonly x: number; readonly isInside: boolean };
+}
+
+/** The last completion a limit counts from, or null. */
+export function lastFact(limit: LimitReckoning): CompletionFact | null {
+  const { basis } = limit;
+  if ("last" in basis) return basis.last;
+  return "by" in basis ? basis.by : null;
+}
+
+const LABEL_GAP = 10;
+const INSIDE_GAP = 12;
+const WICK_FLOOR_DAYS = 182;
+
+/** The geometry of a task's strip. `labelWidth` is about how much room its words take. */
+export function stripGeometry(
+  task: TaskReckoning,
+  scale: ReachScale,
+  today: DayNumber,
+  labelWidth: number,
+): StripGeometry {
+  const limit = governing(task);
+  const forecast = limit?.forecast ?? null;
+  const wick = wickOf(task, scale, today);
+  const { todayX } = scale;
+  const none = { solidTo: null, fadeTo: null, tick: null, isBeyond: false, overFrom: null };
+  if (limit === null || forecast === null) {
+    return { ...none, wick, hairlines: [], label: { x: todayX + LABEL_GAP, isInside: false } };
+  }
+  const hairlines = hairlinesOf(task, limit, scale, today);
+  const likely = forecast.likely - today;
+  if (likely < 0) {
+    const label = { x: todayX + LABEL_GAP, isInside: false };
+    return { ...none, overFrom: scale.x(likely), wick, hairlines, label };
+  }
+  const solidTo = scale.x(forecast.early - today);
+  const fadeTo = Math.max(scale.x(forecast.late - today), solidTo);
+  const after = Math.max(fadeTo, ...hairlinesNear(hairlines, fadeTo)) + LABEL_GAP;
+  const fits = after + labelWidth <= scale.width;
+  return {
+    ...none,
+    solidTo,
+    fadeTo,
+    tick: scale.isBeyond(likely) ? null : scale.x(likely),
+    isBeyond: scale.isBeyond(likely),
+    wick,
+    hairlines,
+    label: fits
+      ? { x: after, isInside: false }
+      : { x: Math.max(solidTo - INSIDE_GAP, todayX + labelWidth + LABEL_GAP), isInside: true },
+  };
+}
+
+/** Ends of hairlines so near the body's end that words beside it would touch them. */
+function hairlinesNear(hairlines: StripGeometry["hairlines"], end: number): number[] {
+  return hairlines.map((hairline) => hairline.to).filter((to) => to > end && to < end + LABEL_GAP);
+}
+
+function hairlinesOf(
+  task: TaskReckoning,
+  governs: LimitReckoning,
+  scale: ReachScale,
+  today: DayNumber,
+): StripGeometry["hairlines"] {
+  return task.limits.flatMap((limit) => {
+    const likely = limit.forecast?.likely ?? null;
+    if (limit === governs || likely === null || likely < today) return [];
+    return [{ to: scale.x(likely - today), isBeyond: scale.isBeyond(likely - today) }];
+  });
+}
+
+function wickOf(task: TaskReckoning, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {
+  const last = task.limits.flatMap((limit) => lastFact(limit)?.day ?? []).sort((a, b) => b - a)[0];
+  if (last === undefined || last >= today) return null;
+  return { to: scale.x(last - today), isEnd: today - last <= WICK_FLOOR_DAYS };
+}

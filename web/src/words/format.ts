@@ -1,0 +1,94 @@
+import { partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
+
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+const WEEKDAYS = ["Thu", "Fri", "Sat", "Sun", "Mon", "Tue", "Wed"];
+/** No-break space, between a figure and its unit and between thousands. */
+export const NBSP = "\u00a0";
+/** An en dash that no line is broken at. */
+const EN_DASH = "\u2060–\u2060";
+/** Within so many days of today a date is plain without its year. */
+const PLAIN_WITHIN_DAYS = 300;
+
+/** A date in full: `9 Dec 2026`. */
+export function fullDate(day: DayNumber): string {
+  const { year, month, dayOfMonth } = partsFromDay(day);
+  return `${dayOfMonth}${NBSP}${MONTHS[month - 1]}${NBSP}${year}`;
+}
+
+/** A date with its weekday: `Mon 23 Nov 2026`. */
+export function dateWithWeekday(day: DayNumber): string {
+  return `${WEEKDAYS[((day % 7) + 7) % 7]}${NBSP}${fullDate(day)}`;
+}
+
+/** A date as short as it stays plain: `9 Dec` near today, else `9 Dec 2028`. */
+export function shortDate(day: DayNumber, today: DayNumber): string {
+  const { month, dayOfMonth } = partsFromDay(day);
+  if (Math.abs(day - today) > PLAIN_WITHIN_DAYS) return fullDate(day);
+  return `${dayOfMonth}${NBSP}${MONTHS[month - 1]}`;
+}
+
+/** The range of a forecast: `2–19 Dec`, `28 Nov – 5 Dec`; one date where it is certain. */
+export function dateRange({ early, late }: Forecast, today: DayNumber): string {
+  if (early === late) return shortDate(early, today);
+  const from = partsFromDay(early);
+  const to = partsFromDay(late);
+  const until = shortDate(late, today);
+  if (from.year !== to.year) return `${shortDate(early, today)} – ${until}`;
+  if (from.month === to.month) return `${from.dayOfMonth}${EN_DASH}${until}`;
+  return `${from.dayOfMonth}${NBSP}${MONTHS[from.month - 1]} – ${until}`;
+}
+
+/** A figure with its thousands apart: `41 350`, `1 286.5`. */
+export function figure(value: number, decimals = 0): string {
+  const [whole = "", fraction] = Math.abs(value).toFixed(decimals).split(".");
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, NBSP);
+  const isZero = Number(value.toFixed(decimals)) === 0;
+  return `${value < 0 && !isZero ? "−" : ""}${grouped}${fraction === undefined ? "" : `.${fraction}`}`;
+}
+
+type MeterUnit = "km" | "mi" | "h";
+
+/** What a dial shows: distances whole, hours to a tenth. */
+export function dialFigureWithUnit(value: number, unit: MeterUnit): string {
+  return `${figure(value, unit === "h" ? 1 : 0)}${NBSP}${unit}`;
+}
+
+/** An amount run or left: whole, but hours under a hundred to a tenth where they are not whole. */
+export function amount(value: number, unit: MeterUnit): string {
+  const isFine =
+    unit === "h" && Math.abs(value) < 100 && Math.abs(value - Math.round(value)) > 0.05;
+  return `${figure(value, isFine ? 1 : 0)}${NBSP}${unit}`;
+}
+
+/** A rate: `61 km a day`, `3.1 h a day`. */
+export function perDay(rate: number, unit: MeterUnit): string {
+  return `${figure(rate, rate < 10 ? 1 : 0)}${NBSP}${unit} a day`;
+}
+
+/** A count with its noun: `1 day`, `12 days`. */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${figure(count)}${NBSP}${count === 1 ? one : many}`;
+}
+
+const SMALL_NUMBERS = [
+  ...["none", "one", "two", "three", "four", "five", "six"],
+  ...["seven", "eight", "nine", "ten", "eleven", "twelve"],
+];
+
+/** A count in words up to twelve. */
+export function inWords(count: number): string {
+  return SMALL_NUMBERS[count] ?? figure(count);
+}
+
+/** A span of days as people say it: `5 days`, `7 weeks`, `9 months`, `2 years`. */
+export function spanOfDays(days: number): string {
+  if (days < 21) return counted(days, "day");
+  if (days < 91) return counted(Math.round(days / 7), "week");
+  if (days < 700) return counted(Math.round(days / 30.44), "month");
+  return counted(Math.round(days / 365.25), "year");
+}
+
+/** The sentence with its first letter raised. */
+export function sentence(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,76 @@
+import {
+  isMeterLimit,
+  type BoardMachine,
+  type BoardMeter,
+  type DayNumber,
+  type LimitReckoning,
+  type MeterId,
+  type TaskReckoning,
+} from "@yonderfell/core";
+import { amount, counted, figure, NBSP } from "./format.js";
+
+/** What a meter is called. */
+export function meterName({ meter }: Pick<BoardMeter, "meter">): string {
+  return meter.name ?? (meter.measure === "hours" ? "hour meter" : "odometer");
+}
+
+/** The meter of a machine on the board. */
+export function meterOf(machine: BoardMachine, id: MeterId): BoardMeter | undefined {
+  return machine.meters.find((candidate) => candidate.meter.id === id);
+}
+
+/** The unit a meter counts in; `km` stands in for a meter that validation would have refused. */
+export function unitOf(machine: BoardMachine, id: MeterId): "km" | "mi" | "h" {
+  return meterOf(machine, id)?.meter.unit ?? "km";
+}
+
+/** The interval of a limit: `every 15 000 km`, `at 50 h, then every 250 h`, `every 12 months`. */
+export function intervalWords({ limit }: LimitReckoning, machine: BoardMachine): string {
+  if (!isMeterLimit(limit)) {
+    return (limit.months ?? null) === null
+      ? `every ${counted(limit.days ?? 0, "day")}`
+      : `every ${counted(limit.months ?? 0, "month")}`;
+  }
+  const unit = unitOf(machine, limit.meter);
+  const milestones = (limit.at ?? []).map((milestone) => figure(milestone)).join(", ");
+  const at = milestones === "" ? "" : `at ${milestones}${NBSP}${unit}`;
+  const every = (limit.every ?? null) === null ? "" : `every ${amount(limit.every ?? 0, unit)}`;
+  return [at, every].filter((part) => part !== "").join(", then ");
+}
+
+/** A limit by name: `24-month limit`, `14-day limit`, `odometer limit`. */
+export function limitName(limit: LimitReckoning, machine: BoardMachine): string {
+  if (limit.kind === "meter") {
+    const meter = meterOf(machine, limit.meter);
+    return meter === undefined ? "limit" : `${meterName(meter)} limit`;
+  }
+  const { months, days } = limit.limit as { months?: number | null; days?: number | null };
+  return (months ?? null) === null ? `${days}-day limit` : `${months}-month limit`;
+}
+
+/** What is left of a limit in the unit that governs: `709 km left`, `4 h over`, `24-month limit`. */
+export function leftWords(limit: LimitReckoning, machine: BoardMachine): string {
+  const hard = limit.limit.hard === true ? ", hard" : "";
+  if (limit.kind === "calendar") return `${limitName(limit, machine)}${hard}`;
+  if (limit.remaining === null) return "";
+  const unit = unitOf(machine, limit.meter);
+  return limit.remaining > 0
+    ? `${amount(limit.remaining, unit)} left${hard}`
+    : `${amount(-limit.remaining, unit)} over${hard}`;
+}
+
+/** The limit that governs a task, or null where none does. */
+export function governing(task: TaskReckoning): LimitReckoning | null {
+  return task.governs === null ? null : (task.limits[task.governs] ?? null);
+}
+
+/** The date a task is expected to fall due, for putting tasks in order: those without one last. */
+export function orderingDay(task: TaskReckoning): number {
+  return governing(task)?.forecast?.likely ?? Number.MAX_SAFE_INTEGER;
+}
+
+/** How many days a task has stood past its date; 0 where it has not. */
+export function daysOver(task: TaskReckoning, today: DayNumber): number {
+  const likely = governing(task)?.forecast?.likely ?? null;
+  return likely === null ? 0 : Math.max(0, today - likely);
+}

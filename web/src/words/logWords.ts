@@ -1,0 +1,42 @@
+import type { BoardMachine, DayNumber, LogWorkIssue } from "@yonderfell/core";
+import type { FormIssue } from "../places/ledger/logModel.js";
+import { fullDate } from "./format.js";
+import { meterName, meterOf } from "./limitWords.js";
+import { doubtWordsFor } from "./readingWords.js";
+
+/** What stands in the way of logging work, and what to do. */
+export function logIssueWords(
+  issue: LogWorkIssue | FormIssue | { readonly code: "machine-missing" },
+  machine: BoardMachine,
+  today: DayNumber,
+): string {
+  const named = (id: Parameters<typeof meterOf>[1]): string => {
+    const meter = meterOf(machine, id);
+    return meter === undefined ? "meter" : meterName(meter);
+  };
+  switch (issue.code) {
+    case "nothing-done":
+      return "Tick what was done, or write a note.";
+    case "task-not-found":
+      return "One of the tasks is no longer in the book; tick again what was done.";
+    case "date-missing":
+      return "Choose the day it was done.";
+    case "day-in-future":
+      return `The day is after today, ${fullDate(today)}; choose the day it was done.`;
+    case "meter-not-found":
+      return "One of the meters is no longer in the book; open the page again.";
+    case "figure-unreadable":
+    case "figure-not-a-number":
+      return `The ${named(issue.meter)}: type a figure of 0 or more, or leave it empty.`;
+    case "change-in-the-way":
+      return "A meter change recorded in the history does not agree with these figures; correct that change first.";
+    case "figure-in-doubt": {
+      const meter = meterOf(machine, issue.meter);
+      return meter === undefined
+        ? ""
+        : `The ${named(issue.meter)}: ${doubtWordsFor(issue.doubt, meter.meter).toLowerCase()}`;
+    }
+    case "machine-missing":
+      return "The machine is no longer in the book.";
+  }
+}

@@ -1,0 +1,61 @@
+import type {
+  DayNumber,
+  FigureDoubt,
+  Meter,
+  ReadingLineIssue,
+  ReadMeterIssue,
+} from "@yonderfell/core";
+import { dialFigureWithUnit, fullDate } from "./format.js";
+
+/** What a typed line still lacks, and what to type. */
+export function lineIssueWords(issue: ReadingLineIssue): string {
+  switch (issue.code) {
+    case "empty":
+      return "Type the machine's number and what its meter shows.";
+    case "tag-unknown":
+      return `No machine has the number ${issue.tag}.`;
+    case "tag-ambiguous":
+      return `More than one machine has the number ${issue.tag}; read it from the machine's own page.`;
+    case "machine-has-no-meter":
+      return `${issue.machine.tag} ${issue.machine.name} has no meter.`;
+    case "unit-unknown":
+      return `${issue.machine.tag} ${issue.machine.name} has no meter in ${issue.unit}.`;
+    case "figure-missing":
+      return `${issue.machine.tag} ${issue.machine.name}: now the figure.`;
+    case "figure-unreadable":
+      return `${issue.machine.tag} ${issue.machine.name}: “${issue.text}” is not a figure.`;
+  }
+}
+
+/** What does not agree, in figures of the dial. */
+export function doubtWordsFor(doubt: FigureDoubt, meter: Meter): string {
+  const other = `${dialFigureWithUnit(doubt.againstDial, meter.unit)} on ${fullDate(doubt.against.day)}`;
+  switch (doubt.code) {
+    case "goes-back":
+      return `That is below ${other}.`;
+    case "above-a-later-one":
+      return `That is above the later ${other}.`;
+    case "impossible-rise":
+      return `That is more than the machine can run since ${other}.`;
+  }
+}
+
+/** What stands in the way of saving a reading, and what to do. */
+export function readMeterIssueWords(issue: ReadMeterIssue, meter: Meter, today: DayNumber): string {
+  switch (issue.code) {
+    case "meter-not-found":
+      return "The machine no longer has this meter; look at its page.";
+    case "day-in-future":
+      return `The day is after today, ${fullDate(today)}; choose one that has been.`;
+    case "figure-not-a-number":
+      return "The figure must be a number of 0 or more.";
+    case "figure-in-doubt":
+      return doubtWordsFor(issue.doubt, meter);
+    case "still-in-doubt":
+      return `Even so: ${doubtWordsFor(issue.doubt, meter).toLowerCase()} Look again at the day and the figures of the change.`;
+    case "changed-that-day":
+      return `This meter has a change on ${fullDate(issue.day)} already; choose the day before or after.`;
+    case "change-in-the-way":
+      return `The meter change of ${fullDate(issue.day)} does not agree with this figure; correct that change first.`;
+  }
+}
