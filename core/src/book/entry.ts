@@ -11,13 +11,7 @@ export const entrySchema = z.looseObject(
     replaces: entryIdField.nullish(),
     machine: machineIdField,
     /** What the dials showed, by meter, in each meter's own unit. */
-    meters: z
-      .record(z.string(), numberField, "dial figures by meter")
-      .refine(
-        (meters) => !Object.hasOwn(meters, "__proto__") || Number.isFinite(meters["__proto__"]),
-        { path: ["__proto__"], message: "a finite number" },
-      )
-      .optional(),
+    meters: z.record(z.string(), numberField, "dial figures by meter").optional(),
     /** Meters whose figure was reckoned and accepted untouched. */
     estimatedMeters: z.array(meterIdField, "a list of meters").optional(),
     tasks: z.array(taskIdField, "a list of tasks").optional(),

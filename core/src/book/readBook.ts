@@ -2,6 +2,7 @@ import { bookSchema, type Book } from "./book.js";
 import { BOOK_FORMAT, BOOK_VERSION } from "./sections.js";
 import type { BookIssue } from "./issue.js";
 import { MIGRATIONS, migrateForward } from "./migrations.js";
+import { prototypeKeyIssues } from "./prototypeKeys.js";
 import { referenceIssues } from "./references.js";
 import { failure, success, type Result } from "./result.js";
 
@@ -63,6 +64,7 @@ function checkBook(data: Readonly<Record<string, unknown>>): Result<Book, BookIs
   }
   // The schema only looks: the book handed on is the data as it was read, unknown fields and all.
   const book = data as unknown as Book;
-  const issues = referenceIssues(book);
+  const hidden = prototypeKeyIssues(book);
+  const issues = hidden.length > 0 ? hidden : referenceIssues(book);
   return issues.length > 0 ? failure(issues) : success(book);
 }
