@@ -57,7 +57,7 @@ export default tseslint.config(
   },
   { files: ["web/src/**/*.{ts,tsx}"], ...reactHooks.configs.flat.recommended },
   {
-    files: ["**/*.test.{ts,tsx}", "e2e/**/*.ts"],
+    files: ["**/*.test.{ts,tsx}", "**/test/**/*.ts", "e2e/**/*.ts"],
     rules: { "max-lines-per-function": "off", "max-lines": "off" },
   },
   {

@@ -1,0 +1,75 @@
+import fc from "fast-check";
+import { onTheBoard, TODAY } from "../../test/skarrowVale.js";
+import { mostPressing } from "./boardOrder.js";
+import { reachMarks, reachScale } from "./reachScale.js";
+import { stripGeometry } from "./stripGeometry.js";
+
+const WIDTHS = [120, 240, 390, 620, 900, 1400];
+
+test("time only ever runs to the right, and stays within the drawing", () => {
+  const offset = fc.integer({ min: -2000, max: 4000 });
+  fc.assert(
+    fc.property(fc.constantFrom(...WIDTHS), offset, offset, (width, one, other) => {
+      const scale = reachScale(width);
+      const [earlier, later] = one < other ? [one, other] : [other, one];
+      expect(scale.x(earlier)).toBeLessThanOrEqual(scale.x(later));
+      expect(scale.x(one)).toBeGreaterThanOrEqual(0);
+      expect(scale.x(one)).toBeLessThanOrEqual(width);
+    }),
+  );
+});
+
+test("the near weeks have the most room", () => {
+  const { x } = reachScale(600);
+  expect(x(14) - x(0)).toBeGreaterThan(x(365) - x(351));
+  expect(x(7) - x(0)).toBeGreaterThan(40);
+});
+
+test("marks that are named stand apart", () => {
+  for (const width of WIDTHS) {
+    const scale = reachScale(width);
+    const places = reachMarks(scale)
+      .filter((mark) => mark.offset > 0)
+      .map((mark) => scale.x(mark.offset));
+    places.forEach((place, index) => {
+      if (index > 0) expect(place - (places[index - 1] ?? 0)).toBeGreaterThanOrEqual(50);
+    });
+  }
+});
+
+test.each(["m-bus", "m-mower", "m-hatch"])(
+  "no words of %s run out of the drawing at any width",
+  (machine) => {
+    const labelWidth = 190;
+    for (const width of WIDTHS.filter((one) => one >= 390)) {
+      const scale = reachScale(width);
+      for (const task of onTheBoard(machine).tasks) {
+        const { label } = stripGeometry(task, scale, TODAY, labelWidth);
+        const [from, to] = label.isInside
+          ? [label.x - labelWidth, label.x]
+          : [label.x, label.x + labelWidth];
+        expect(from).toBeGreaterThanOrEqual(0);
+        expect(to).toBeLessThanOrEqual(width);
+      }
+    }
+  },
+);
+
+test("an overdue strip stands to the left of today and a clear one to the right", () => {
+  const scale = reachScale(700);
+  for (const { task } of mostPressing([onTheBoard("m-bus")])) {
+    const geometry = stripGeometry(task, scale, TODAY, 100);
+    if (task.status === "overdue") expect(geometry.overFrom ?? 0).toBeLessThan(scale.todayX);
+    if (task.status === "clear") expect(geometry.solidTo ?? 0).toBeGreaterThan(scale.todayX);
+  }
+});
+
+test("the most pressing work comes first", () => {
+  const states = mostPressing([onTheBoard("m-bus"), onTheBoard("m-hatch")]).map(
+    ({ task }) => task.status,
+  );
+  const order = ["overdue", "due", "soon", "clear", "unknown", "finished"];
+  expect(states.map((state) => order.indexOf(state))).toEqual(
+    states.map((state) => order.indexOf(state)).sort(),
+  );
+});
