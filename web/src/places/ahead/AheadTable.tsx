@@ -28,13 +28,11 @@ export function AheadTable({
       <table className="w-full min-w-[60rem] border-collapse text-left">
         <thead>
           <tr className="text-fine text-quiet">
-            {["State", "Machine", "Task", "Likely", "Between", "Left", "Because", ""].map(
-              (title, index) => (
-                <th key={index} scope="col" className="border-b border-rule py-2 pr-4 font-medium">
-                  {title === "" ? <span className="sr-only">Log</span> : title}
-                </th>
-              ),
-            )}
+            {["State", "Machine", "Task", "Likely", "Left", "Because", ""].map((title, index) => (
+              <th key={index} scope="col" className="border-b border-rule py-2 pr-4 font-medium">
+                {title === "" ? <span className="sr-only">Log</span> : title}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
@@ -73,11 +71,11 @@ function Row({ row, today }: { readonly row: BoardTask; readonly today: DayNumbe
       <th scope="row" className={`${CELL} font-semibold`}>
         {task.task.name}
       </th>
-      <td className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
-        {forecast === null ? "no date" : fullDate(forecast.likely)}
-      </td>
       <td className={`${CELL} whitespace-nowrap tabular-nums`}>
-        {isRange ? dateRange(forecast, today) : ""}
+        {forecast === null ? "no date" : fullDate(forecast.likely)}
+        {isRange && (
+          <span className="block text-fine text-quiet">{dateRange(forecast, today)}</span>
+        )}
       </td>
       <td className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
         {limit === null ? "" : leftWords(limit, machine)}

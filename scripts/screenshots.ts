@@ -1,0 +1,95 @@
+import { fileURLToPath } from "node:url";
+import {
+  openDemonstration,
+  startApplication,
+  waitForWords,
+  type RunningApplication,
+} from "../e2e/application.js";
+
+const FOLDER = fileURLToPath(new URL("../docs/screenshots/", import.meta.url));
+
+/** One picture of a view, and how to come to it. */
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly wait: string;
+  readonly theme?: "night";
+  readonly narrow?: boolean;
+  readonly then?: (app: RunningApplication) => Promise<void>;
+}
+
+const readLine =
+  (line: string, words: string) =>
+  async ({ page }: RunningApplication): Promise<void> => {
+    await page.keyboard.press("r");
+    await page.waitForSelector("[role=dialog] input");
+    await page.keyboard.type(line);
+    await waitForWords(page, words);
+  };
+
+const SHOTS: readonly Shot[] = [
+  { name: "ahead", path: "ahead", wait: "Library bus" },
+  { name: "ahead-night", path: "ahead", wait: "Library bus", theme: "night" },
+  {
+    name: "because",
+    path: "ahead",
+    wait: "Library bus",
+    then: async ({ page }) => {
+      await page.click("[data-strip='t-bus-oil']");
+      await waitForWords(page, "By the handbook intervals.");
+    },
+  },
+  {
+    name: "ahead-table",
+    path: "ahead",
+    wait: "Library bus",
+    then: async ({ page }) => {
+      await page.click("[aria-label='Show as'] button:nth-child(2)");
+      await page.waitForSelector("table");
+    },
+  },
+  { name: "yard", path: "yard", wait: "Flail mower" },
+  { name: "machine", path: "yard/m-bus", wait: "History" },
+  { name: "log-work", path: "log/m-bus?task=t-bus-oil", wait: "next" },
+  { name: "log-work-narrow", path: "log/m-bus?task=t-bus-oil", wait: "next", narrow: true },
+  {
+    name: "read-meter",
+    path: "ahead",
+    wait: "Library bus",
+    then: readLine("07 11420", "This moves"),
+  },
+  {
+    name: "meter-question",
+    path: "ahead",
+    wait: "Library bus",
+    then: readLine("07 9420", "Which is it?"),
+  },
+  { name: "ledger", path: "ledger", wait: "The log" },
+];
+
+async function take(app: RunningApplication, shot: Shot): Promise<void> {
+  const { page, address } = app;
+  await page.setViewport(
+    shot.narrow === true ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+  );
+  await page.evaluate((theme: string) => {
+    localStorage.setItem("yonderfell-preferences", JSON.stringify({ theme, aheadAs: "reach" }));
+  }, shot.theme ?? "day");
+  await page.goto(`${address}${shot.path}`);
+  await waitForWords(page, shot.wait);
+  await page.waitForFunction(() => !document.body.innerText.includes("reckoning"));
+  await shot.then?.(app);
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+  });
+  await page.screenshot({ path: `${FOLDER}${shot.name}.png` as `${string}.png` });
+}
+
+const app = await startApplication();
+try {
+  await openDemonstration(app);
+  const wanted = new Set(process.argv.slice(2));
+  for (const shot of SHOTS) if (wanted.size === 0 || wanted.has(shot.name)) await take(app, shot);
+} finally {
+  await app.end();
+}
