@@ -1,5 +1,12 @@
 import type { Book } from "./book.js";
-import { currentRecords, type CurrentRecord } from "./currentRecords.js";
+import {
+  counts,
+  currentAt,
+  viewSection,
+  type CurrentRecord,
+  type SectionView,
+} from "./currentRecords.js";
+import type { DatedRecord } from "./dated.js";
 import type { Entry } from "./entry.js";
 import type { MachineId } from "./ids.js";
 import type { Machine } from "./machine.js";
@@ -11,35 +18,101 @@ import type { Task } from "./task.js";
 export interface MachineRecords {
   readonly machine: Machine;
   readonly tasks: readonly Task[];
-  readonly readings: readonly CurrentRecord<Reading>[];
+  /** Readings need no order: of several on one date the largest stands. */
+  readonly readings: readonly Reading[];
   readonly meterChanges: readonly CurrentRecord<MeterChange>[];
   readonly entries: readonly CurrentRecord<Entry>[];
 }
 
-interface Gathering extends MachineRecords {
+type Sections = Pick<Book, "machines" | "tasks" | "readings" | "meterChanges" | "entries">;
+
+/** The positions of a machine's records in their sections. */
+interface Positions {
+  readonly machine: Machine;
   readonly tasks: Task[];
-  readonly readings: CurrentRecord<Reading>[];
-  readonly meterChanges: CurrentRecord<MeterChange>[];
-  readonly entries: CurrentRecord<Entry>[];
+  readonly readings: number[];
+  readonly meterChanges: number[];
+  readonly entries: number[];
+}
+
+/**
+ * A book by machine. Holds positions only and makes a machine's records when they are asked for,
+ * so that going through a large book keeps little in memory at a time.
+ */
+export class RecordsByMachine {
+  private readonly positions = new Map<MachineId, Positions>();
+  private readonly readings: SectionView<Reading>;
+  private readonly meterChanges: SectionView<MeterChange>;
+  private readonly entries: SectionView<Entry>;
+
+  constructor(book: Sections) {
+    for (const machine of book.machines ?? []) {
+      const positions = { machine, tasks: [], readings: [], meterChanges: [], entries: [] };
+      this.positions.set(machine.id, positions);
+    }
+    for (const task of book.tasks ?? []) this.positions.get(task.machine)?.tasks.push(task);
+    this.readings = viewSection(book.readings ?? []);
+    this.meterChanges = viewSection(book.meterChanges ?? []);
+    this.entries = viewSection(book.entries ?? []);
+    this.place(this.readings, "readings");
+    this.place(this.meterChanges, "meterChanges");
+    this.place(this.entries, "entries");
+  }
+
+  /** The records of a machine, or undefined where the book has no such machine. */
+  get(id: MachineId): MachineRecords | undefined {
+    const own = this.positions.get(id);
+    return own === undefined ? undefined : this.recordsAt(own);
+  }
+
+  /** The records of each machine in turn, in the order of the file. */
+  *values(): Generator<MachineRecords> {
+    for (const own of this.positions.values()) yield this.recordsAt(own);
+  }
+
+  private place(
+    { records }: SectionView<Reading | MeterChange | Entry>,
+    section: "readings" | "meterChanges" | "entries",
+  ): void {
+    for (let index = 0; index < records.length; index += 1) {
+      const machine = (records[index] as Reading).machine;
+      this.positions.get(machine)?.[section].push(index);
+    }
+  }
+
+  private recordsAt(own: Positions): MachineRecords {
+    return {
+      machine: own.machine,
+      tasks: own.tasks,
+      readings: countingOf(this.readings, own.readings),
+      meterChanges: currentOf(this.meterChanges, own.meterChanges),
+      entries: currentOf(this.entries, own.entries),
+    };
+  }
+}
+
+function currentOf<T extends DatedRecord>(
+  view: SectionView<T>,
+  positions: readonly number[],
+): CurrentRecord<T>[] {
+  const current: CurrentRecord<T>[] = [];
+  for (const index of positions) {
+    const record = currentAt(view, index);
+    if (record !== null) current.push(record);
+  }
+  return current;
+}
+
+function countingOf<T extends DatedRecord>(
+  view: SectionView<T>,
+  positions: readonly number[],
+): T[] {
+  const counting: T[] = [];
+  for (const index of positions) if (counts(view, index)) counting.push(view.records[index] as T);
+  return counting;
 }
 
 /** The records of a book by machine, machines in the order of the file. */
-export function recordsByMachine(
-  book: Pick<Book, "machines" | "tasks" | "readings" | "meterChanges" | "entries">,
-): Map<MachineId, MachineRecords> {
-  const byMachine = new Map<MachineId, Gathering>();
-  for (const machine of book.machines ?? []) {
-    byMachine.set(machine.id, { machine, tasks: [], readings: [], meterChanges: [], entries: [] });
-  }
-  for (const task of book.tasks ?? []) byMachine.get(task.machine)?.tasks.push(task);
-  for (const current of currentRecords(book.readings ?? [])) {
-    byMachine.get(current.record.machine)?.readings.push(current);
-  }
-  for (const current of currentRecords(book.meterChanges ?? [])) {
-    byMachine.get(current.record.machine)?.meterChanges.push(current);
-  }
-  for (const current of currentRecords(book.entries ?? [])) {
-    byMachine.get(current.record.machine)?.entries.push(current);
-  }
-  return byMachine;
+export function recordsByMachine(book: Sections): RecordsByMachine {
+  return new RecordsByMachine(book);
 }

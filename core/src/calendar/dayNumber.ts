@@ -79,14 +79,18 @@ export function parseDay(text: string): DayNumber | null {
 const ZERO = 48;
 const DECADE = 10;
 
+/** The number that two digits of a text make. */
+function twoDigits(text: string, at: number): number {
+  return (text.charCodeAt(at) - ZERO) * DECADE + text.charCodeAt(at + 1) - ZERO;
+}
+
 /**
  * The day number of a `YYYY-MM-DD` date that validation has already accepted.
  * Reads the digits in place, because a large book holds hundreds of thousands of dates.
  */
 export function dayOf(text: string): DayNumber {
-  const digit = (at: number): number => text.charCodeAt(at) - ZERO;
-  const two = (at: number): number => digit(at) * DECADE + digit(at + 1);
-  return dayFromParts(two(0) * 100 + two(2), two(5), two(8));
+  const year = twoDigits(text, 0) * 100 + twoDigits(text, 2);
+  return dayFromParts(year, twoDigits(text, 5), twoDigits(text, 8));
 }
 
 /** The `YYYY-MM-DD` form of a day number. */

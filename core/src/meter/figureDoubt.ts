@@ -32,7 +32,8 @@ export function figureDoubt(
     estimated: false,
     confirmed: false,
     change: false,
-    source: { section: "readings", id: "" },
+    section: "readings",
+    id: "",
   };
   const ceiling = CEILING_PER_DAY[reckoning.meter.unit];
   const doubtAgainst = (against: Point, code: FigureDoubt["code"]): FigureDoubt => ({

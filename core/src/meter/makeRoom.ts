@@ -16,8 +16,8 @@ export function makeRoom(
   context: CommandContext,
 ): RecordChange[] | null {
   const changes: RecordChange[] = [];
-  for (const { source } of points) {
-    const change = setAside(book, meter, source, context);
+  for (const point of points) {
+    const change = setAside(book, meter, point, context);
     if (change === null) return null;
     changes.push(change);
   }
@@ -27,7 +27,7 @@ export function makeRoom(
 function setAside(
   book: MachineBook,
   meter: MeterId,
-  { section, id }: Point["source"],
+  { section, id }: Point,
   { newId, nextSeq }: CommandContext,
 ): RecordChange | null {
   if (section === "readings") {

@@ -1,11 +1,6 @@
+import type { DatedSection } from "../book/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { LIFE_TOLERANCE } from "./life.js";
-
-/** Where a point of the life comes from. */
-export interface PointSource {
-  readonly section: "readings" | "entries" | "meterChanges";
-  readonly id: string;
-}
 
 /** A life known on a date, in the meter's unit (due rules §2). */
 export interface Point {
@@ -15,7 +10,9 @@ export interface Point {
   readonly confirmed: boolean;
   /** A meter change: a rise to it is never refused. */
   readonly change: boolean;
-  readonly source: PointSource;
+  /** The record it comes from. */
+  readonly section: DatedSection;
+  readonly id: string;
 }
 
 function merged(one: Point, other: Point): Point {

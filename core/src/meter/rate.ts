@@ -1,10 +1,11 @@
 import type { DayNumber } from "../calendar/dayNumber.js";
+import { lastPositionUpTo } from "./lifeLine.js";
 import type { Point } from "./points.js";
 
 /** How far back readings tell the rate, in days (due rules §3). */
 const WINDOW_DAYS = 730;
-/** After so many days a pair of readings counts half. */
-const HALF_WEIGHT_DAYS = 90;
+/** A pair of readings counts half after 90 days. */
+const DECAY_PER_DAY = Math.LN2 / 90;
 /** Readings must span this many days before they outweigh a declared rate. */
 const ENOUGH_DAYS = 14;
 /** Variance a day as a share of the squared rate: where little is known, and at the least. */
@@ -41,51 +42,58 @@ export function rateOf(
   declaredPerDay: number | null,
   reference: DayNumber,
 ): Rate {
-  const points = kept.filter(
-    (point) => !point.estimated && point.day <= reference && point.day >= reference - WINDOW_DAYS,
-  );
-  const first = points[0];
-  const last = points[points.length - 1];
-  const span = first === undefined || last === undefined ? 0 : last.day - first.day;
+  const begin = lastPositionUpTo(kept, reference - WINDOW_DAYS - 1) + 1;
+  const end = lastPositionUpTo(kept, reference);
+  const pairs = pairsBetween(kept, begin, end);
+  const from = kept.find((point, at) => at >= begin && at <= end && !point.estimated)?.day;
+  const to = kept.findLast((point, at) => at >= begin && at <= end && !point.estimated)?.day;
+  const span = from === undefined || to === undefined ? 0 : to - from;
   if (declaredPerDay !== null && span < ENOUGH_DAYS) {
     const variance = DEFAULT_VARIANCE_SHARE * declaredPerDay ** 2;
     return { perDay: declaredPerDay, variance, source: { code: "declared" } };
   }
-  if (first === undefined || last === undefined || points.length < 2) return UNKNOWN_RATE;
-  return {
-    ...observed(points, reference),
-    source: { code: "observed", pairs: points.length - 1, from: first.day, to: last.day },
-  };
+  if (from === undefined || to === undefined || pairs === 0) return UNKNOWN_RATE;
+  const perDay = weighted(kept, begin, end, reference, null);
+  const source: RateSource = { code: "observed", pairs, from, to };
+  const least = (pairs < 3 ? DEFAULT_VARIANCE_SHARE : LEAST_VARIANCE_SHARE) * perDay ** 2;
+  if (pairs < 3) return { perDay, variance: least, source };
+  const spread = weighted(kept, begin, end, reference, perDay);
+  return { perDay, variance: Math.max((pairs / (pairs - 1)) * spread, least), source };
 }
 
-/** The weighted mean rate and its variance a day, recent pairs counting most. */
-function observed(
-  points: readonly Point[],
+/** The number of neighbouring pairs among the points from `begin` to `end` that are not estimated. */
+function pairsBetween(kept: readonly Point[], begin: number, end: number): number {
+  let count = 0;
+  for (let at = begin; at <= end; at += 1) if (!(kept[at] as Point).estimated) count += 1;
+  return Math.max(count - 1, 0);
+}
+
+/**
+ * Over the pairs of neighbouring points that are not estimated, weighted by their days and the more
+ * the more recent they are: the mean of their rates, or, given the `mean`, of Δt·(rate − mean)².
+ */
+function weighted(
+  kept: readonly Point[],
+  begin: number,
+  end: number,
   reference: DayNumber,
-): { readonly perDay: number; readonly variance: number } {
-  const count = points.length - 1;
-  const weights = new Float64Array(count);
-  let weightSum = 0;
-  let weighted = 0;
-  for (let pair = 0; pair < count; pair += 1) {
-    const from = points[pair] as Point;
-    const to = points[pair + 1] as Point;
-    const days = to.day - from.day;
-    const age = reference - (from.day + to.day) / 2;
-    const weight = days * 2 ** (-age / HALF_WEIGHT_DAYS);
-    weights[pair] = weight;
-    weightSum += weight;
-    weighted += (weight * (to.life - from.life)) / days;
+  mean: number | null,
+): number {
+  let weights = 0;
+  let sum = 0;
+  let earlier: Point | null = null;
+  for (let at = begin; at <= end; at += 1) {
+    const point = kept[at] as Point;
+    if (point.estimated) continue;
+    if (earlier !== null) {
+      const days = point.day - earlier.day;
+      const age = reference - (point.day + earlier.day) / 2;
+      const weight = days * Math.exp(-age * DECAY_PER_DAY);
+      const rate = (point.life - earlier.life) / days;
+      weights += weight;
+      sum += weight * (mean === null ? rate : days * (rate - mean) ** 2);
+    }
+    earlier = point;
   }
-  const perDay = weighted / weightSum;
-  if (count < 3) return { perDay, variance: DEFAULT_VARIANCE_SHARE * perDay ** 2 };
-  let spread = 0;
-  for (let pair = 0; pair < count; pair += 1) {
-    const from = points[pair] as Point;
-    const to = points[pair + 1] as Point;
-    const days = to.day - from.day;
-    spread += (weights[pair] as number) * days * ((to.life - from.life) / days - perDay) ** 2;
-  }
-  const variance = ((count / (count - 1)) * spread) / weightSum;
-  return { perDay, variance: Math.max(variance, LEAST_VARIANCE_SHARE * perDay ** 2) };
+  return sum / weights;
 }

@@ -16,6 +16,8 @@ import { rateOf, type Rate } from "./rate.js";
 /** What is known of a meter on a date (due rules §§2–3); lives in the meter's unit. */
 export interface MeterReckoning {
   readonly meter: Meter;
+  /** The day it is reckoned for. */
+  readonly today: DayNumber;
   readonly dials: Dials;
   readonly kept: readonly Point[];
   readonly faults: readonly Point[];
@@ -64,14 +66,16 @@ function gatherReadings(
   gathered: ReadonlyMap<string, Gathered>,
   dials: ReadonlyMap<string, Dials>,
 ): void {
-  for (const { record, day } of records.readings) {
+  for (const record of records.readings) {
+    const day = dayOf(record.date);
     gathered.get(record.meter)?.points.push({
       day,
       life: lifeOfFigure(dials.get(record.meter) ?? [], record.value, day).life,
       estimated: record.estimated === true,
       confirmed: record.confirmed === true,
       change: false,
-      source: { section: "readings", id: record.id },
+      section: "readings",
+      id: record.id,
     });
   }
 }
@@ -88,10 +92,12 @@ function gatherEntries(
       gathered.get(meter)?.points.push({
         day,
         life: lifeOfFigure(dials.get(meter) ?? [], figure, day).life,
-        estimated: (record.estimatedMeters ?? []).some((estimated) => estimated === meter),
+        estimated:
+          (record.estimatedMeters as readonly string[] | undefined)?.includes(meter) === true,
         confirmed: record.confirmed === true,
         change: false,
-        source: { section: "entries", id: record.id },
+        section: "entries",
+        id: record.id,
       });
     }
   }
@@ -104,7 +110,8 @@ function changePoints(dials: Dials): Point[] {
     estimated: false,
     confirmed: false,
     change: true,
-    source: { section: "meterChanges", id: change.id },
+    section: "meterChanges",
+    id: change.id,
   }));
 }
 
@@ -127,7 +134,9 @@ function reckonMeter(
 ): MeterReckoning {
   const stoppedOn = stopInEffect(meter, dials, today);
   const reference = stoppedOn ?? today;
-  const counted = [...points, ...changePoints(dials)].filter((point) => point.day <= reference);
+  const all = dials.length === 0 ? points : [...points, ...changePoints(dials)];
+  const isAllPast = all.every((point) => point.day <= reference);
+  const counted = isAllPast ? all : all.filter((point) => point.day <= reference);
   const { kept, faults } = siftPoints(standingPoints(counted), CEILING_PER_DAY[meter.unit]);
   const rate = rateOf(kept, meter.perDay ?? null, reference);
   const life = lifeOn(kept, rate.perDay, today);
@@ -136,6 +145,7 @@ function reckonMeter(
   const staleAfter = meter.staleAfterDays ?? settings.staleAfterDays;
   return {
     meter,
+    today,
     dials,
     kept,
     faults,

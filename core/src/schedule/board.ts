@@ -1,7 +1,8 @@
+import type { Book } from "../book/book.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { recordsByMachine } from "../book/machineRecords.js";
 import type { Machine, Meter } from "../book/machine.js";
-import type { Settings } from "../book/settings.js";
+import { settingsOf, type Settings } from "../book/settings.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { dialFigure } from "../meter/figureDoubt.js";
 import type { Rate } from "../meter/rate.js";
@@ -51,4 +52,14 @@ export function reckonMachineBook(
   const records = recordsByMachine(book).get(book.machines[0].id);
   if (records === undefined) return { machine: book.machines[0], meters: [], tasks: [] };
   return boardMachine(reckonMachine(records, settings, today));
+}
+
+/** The whole board of a book on `today`, machines in the order of the file. */
+export function reckonBoard(book: Book, today: DayNumber): BoardMachine[] {
+  const settings = settingsOf(book);
+  const board: BoardMachine[] = [];
+  for (const records of recordsByMachine(book).values()) {
+    board.push(boardMachine(reckonMachine(records, settings, today)));
+  }
+  return board;
 }

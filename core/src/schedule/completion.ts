@@ -39,10 +39,11 @@ export function completionsByTask(
   const byTask = new Map<TaskId, Completion[]>();
   const past = entries.filter((entry) => entry.day <= today).sort(byDate);
   for (const completion of past) {
-    for (const task of new Set(completion.record.tasks ?? [])) {
+    for (const task of completion.record.tasks ?? []) {
       const list = byTask.get(task);
       if (list === undefined) byTask.set(task, [completion]);
-      else list.push(completion);
+      // An entry that lists a task twice is still one completion.
+      else if (list[list.length - 1] !== completion) list.push(completion);
     }
   }
   return byTask;
@@ -70,33 +71,35 @@ export function completionLife(completion: Completion, reckoning: MeterReckoning
   );
 }
 
-/** What to tell of a completion, on a meter or (null) by its date alone. */
-export function completionFact(
-  completion: Completion,
-  reckoning: MeterReckoning | null,
-  today: DayNumber,
-): CompletionFact {
-  const base = {
-    entry: completion.record.id,
-    day: completion.day,
-    assumed: completion.record.assumed === true,
-  };
-  if (reckoning === null) return { ...base, life: null, dial: null, oldDial: false, worked: false };
-  const own = ownLife(completion, reckoning);
-  const life = own ?? completionLife(completion, reckoning);
-  const figure = ownValue(completion.record.meters, reckoning.meter.id);
+/** What to tell of a completion by its date alone. */
+export function datedFact(completion: Completion): CompletionFact {
+  const { record, day } = completion;
+  const assumed = record.assumed === true;
+  return { entry: record.id, day, assumed, life: null, dial: null, oldDial: false, worked: false };
+}
+
+/** What to tell of a completion on a meter. */
+export function completionFact(completion: Completion, reckoning: MeterReckoning): CompletionFact {
   const { dials } = reckoning;
-  const offsets = [0, ...dials.map((change) => change.offset)];
-  const dial =
-    own !== null && figure !== undefined
-      ? lifeOfFigure(dials, figure, completion.day).dial
-      : dialOn(dials, completion.day);
+  const { record, day } = completion;
+  const own = ownLife(completion, reckoning);
+  const life = own ?? lifeOn(reckoning.kept, reckoning.rate.perDay, day);
+  const entry = record.id;
+  const assumed = record.assumed === true;
+  const worked = own === null;
+  if (dials.length === 0) return { entry, day, assumed, life, dial: life, oldDial: false, worked };
+  const figure = ownValue(record.meters, reckoning.meter.id);
+  const place =
+    worked || figure === undefined ? dialOn(dials, day) : lifeOfFigure(dials, figure, day).dial;
+  const dial = life === null ? null : life - (dials[place - 1]?.offset ?? 0);
   return {
-    ...base,
+    entry,
+    day,
+    assumed,
     life,
-    dial: life === null ? null : life - (offsets[dial] ?? 0),
-    oldDial: dial < dialOn(dials, today),
-    worked: own === null,
+    dial,
+    oldDial: place < dialOn(dials, reckoning.today),
+    worked,
   };
 }
 

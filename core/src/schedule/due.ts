@@ -3,7 +3,7 @@ import type { Task } from "../book/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { addIntervals, type CalendarInterval } from "../calendar/interval.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
-import { completionFact, type Completion } from "./completion.js";
+import { completionFact, datedFact, type Completion } from "./completion.js";
 import { firstGridDay, gridPoint, satisfiedGridDay, satisfiedPosition } from "./grid.js";
 import type { Basis } from "./limitReckoning.js";
 
@@ -23,7 +23,6 @@ export interface DueContext {
   readonly last: Completion | null;
   readonly historyIsKnown: boolean;
   readonly inService: DayNumber | null;
-  readonly today: DayNumber;
 }
 
 /** The interval of a calendar limit that validation has accepted. */
@@ -33,21 +32,21 @@ export function intervalOf(limit: CalendarLimit): CalendarInterval {
     : { months: limit.months as number };
 }
 
-/** Where a meter limit is due. `doneAt` is the life of the last completion, null where unknown or never. */
+/** Where a meter limit is due. */
 export function meterDue(
   limit: MeterLimit,
   context: DueContext,
   reckoning: MeterReckoning,
-  doneAt: number | null,
 ): Due<number> {
-  const { last, today } = context;
+  const { last } = context;
   if (last === null) {
     if (!context.historyIsKnown) return { state: "unknown", basis: { code: "history-unknown" } };
     const basis: Basis =
       context.anchor === "grid" ? { code: "grid", last: null } : { code: "never-done" };
     return { state: "set", due: gridPoint(limit, 1) ?? 0, from: 0, basis };
   }
-  const fact = completionFact(last, reckoning, today);
+  const fact = completionFact(last, reckoning);
+  const doneAt = fact.life;
   if (doneAt === null)
     return { state: "unknown", basis: { code: "life-unknown-then", last: fact } };
   const satisfied = satisfiedPosition(limit, doneAt);
@@ -76,18 +75,16 @@ export function calendarDue(limit: CalendarLimit, context: DueContext): Due<DayN
 }
 
 function calendarDoneDue(limit: CalendarLimit, context: DueContext): Due<DayNumber> {
-  const { last, inService, today } = context;
+  const { last, inService } = context;
   const from = last?.day ?? inService;
   if (from === null) return DATE_MISSING;
   const basis: Basis =
-    last === null
-      ? { code: "never-done" }
-      : { code: "completed", last: completionFact(last, null, today) };
+    last === null ? { code: "never-done" } : { code: "completed", last: datedFact(last) };
   return { state: "set", due: addIntervals(from, intervalOf(limit), 1), from, basis };
 }
 
 function calendarGridDue(limit: CalendarLimit, context: DueContext): Due<DayNumber> {
-  const { last, inService, today } = context;
+  const { last, inService } = context;
   const interval = intervalOf(limit);
   const origin = (limit.from ?? null) === null ? inService : dayOf(limit.from as string);
   if (origin === null) return DATE_MISSING;
@@ -100,6 +97,6 @@ function calendarGridDue(limit: CalendarLimit, context: DueContext): Due<DayNumb
     state: "set",
     due: firstGridDay(origin, interval, satisfied, origin),
     from: satisfied,
-    basis: { code: "grid", last: completionFact(last, null, today) },
+    basis: { code: "grid", last: datedFact(last) },
   };
 }

@@ -2,7 +2,13 @@ import type { Task } from "../book/task.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
 import { hasReached } from "../meter/life.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
-import { completionFact, completionLife, isLater, type Completion } from "./completion.js";
+import {
+  completionFact,
+  completionLife,
+  datedFact,
+  isLater,
+  type Completion,
+} from "./completion.js";
 import type { Due } from "./due.js";
 import { completionsOf, type LimitDue, type MachineState } from "./taskDue.js";
 
@@ -17,9 +23,7 @@ export function followsDue(task: Task, follows: Follows, state: MachineState): L
       : completionsOf(state, task.id).filter((completion) => isLater(completion, armedBy));
   const days = follows.days ?? null;
   if (days !== null) {
-    return [
-      { kind: "calendar", limit: { days }, due: byDays(follows, days, armedBy, later, state) },
-    ];
+    return [{ kind: "calendar", limit: { days }, due: byDays(follows, days, armedBy, later) }];
   }
   const meter = follows.meter ?? null;
   const reckoning = meter === null ? undefined : state.meters.get(meter);
@@ -30,7 +34,7 @@ export function followsDue(task: Task, follows: Follows, state: MachineState): L
       kind: "meter",
       limit: { meter, every: amount },
       reckoning,
-      due: byMeter(follows, amount, armedBy, later, reckoning, state),
+      due: byMeter(follows, amount, armedBy, later, reckoning),
     },
   ];
 }
@@ -40,15 +44,14 @@ function byDays(
   days: number,
   armedBy: Completion | null,
   later: readonly Completion[],
-  state: MachineState,
 ): Due<DayNumber> {
   const { task } = follows;
   if (armedBy === null) return { state: "finished", basis: { code: "follows-waiting", task } };
-  const by = completionFact(armedBy, null, state.today);
+  const by = datedFact(armedBy);
   const enough = armedBy.day + Math.ceil(days / 2);
   const done = later.find((completion) => completion.day >= enough);
   if (done !== undefined) {
-    const last = completionFact(done, null, state.today);
+    const last = datedFact(done);
     return { state: "finished", basis: { code: "follows-done", task, by, last } };
   }
   const due = addDays(armedBy.day, days);
@@ -61,11 +64,10 @@ function byMeter(
   armedBy: Completion | null,
   later: readonly Completion[],
   reckoning: MeterReckoning,
-  state: MachineState,
 ): Due<number> {
   const { task } = follows;
   if (armedBy === null) return { state: "finished", basis: { code: "follows-waiting", task } };
-  const by = completionFact(armedBy, reckoning, state.today);
+  const by = completionFact(armedBy, reckoning);
   const from = completionLife(armedBy, reckoning);
   if (from === null) return { state: "unknown", basis: { code: "life-unknown-then", last: by } };
   const done = later.find((completion) => {
@@ -73,7 +75,7 @@ function byMeter(
     return life !== null && hasReached(life, from + amount / 2);
   });
   if (done !== undefined) {
-    const last = completionFact(done, reckoning, state.today);
+    const last = completionFact(done, reckoning);
     return { state: "finished", basis: { code: "follows-done", task, by, last } };
   }
   return { state: "set", due: from + amount, from, basis: { code: "follows-armed", task, by } };

@@ -24,27 +24,25 @@ export function scaledErfc(x: number): number {
   return t * Math.exp(0.5 * (ERFCX_COEFFICIENTS[0] + argument * current) - previous);
 }
 
-/** The value and the slope of a distribution function at one place. */
-interface Distribution {
-  readonly value: number;
-  readonly density: number;
-}
-
 /**
  * The inverse Gaussian distribution of mean 1 and shape `shape`, at `x` > 0.
  * e^(2·shape)·Φ(−b) is written as ½·exp(−a²/2)·erfcx(b/√2), since 2·shape − b²/2 = −a²/2: nothing overflows.
  */
-function unitMean(x: number, shape: number): Distribution {
+function unitMeanCdf(x: number, shape: number): number {
   const root = Math.sqrt(shape / x);
   const a = root * (x - 1);
   const b = root * (x + 1);
   const bell = Math.exp((-a * a) / 2);
   const tail = 0.5 * bell * scaledErfc(Math.abs(a) * Math.SQRT1_2);
   const below = a < 0 ? tail : 1 - tail;
-  return {
-    value: below + 0.5 * bell * scaledErfc(b * Math.SQRT1_2),
-    density: (bell * root) / (x * Math.sqrt(2 * Math.PI)),
-  };
+  return below + 0.5 * bell * scaledErfc(b * Math.SQRT1_2);
+}
+
+/** The slope of that distribution at `x` > 0. */
+function unitMeanDensity(x: number, shape: number): number {
+  const root = Math.sqrt(shape / x);
+  const a = root * (x - 1);
+  return (Math.exp((-a * a) / 2) * root) / (x * Math.sqrt(2 * Math.PI));
 }
 
 /**
@@ -52,7 +50,7 @@ function unitMean(x: number, shape: number): Distribution {
  * Refused (0): days not above zero.
  */
 export function inverseGaussianCdf(days: number, mean: number, shape: number): number {
-  return days <= 0 ? 0 : unitMean(days / mean, shape / mean).value;
+  return days <= 0 ? 0 : unitMeanCdf(days / mean, shape / mean);
 }
 
 const QUANTILE_TOLERANCE_DAYS = 0.00005;
@@ -60,7 +58,7 @@ const MOST_STEPS = 80;
 
 /**
  * The number of days by which the first passage has come with probability `probability`, to 0.001 day.
- * `normalQuantile` is the standard normal quantile of the same probability. Newton steps within a
+ * `normalQuantile` is the standard normal quantile of the same probability. Halley steps within a
  * bracket, from the root that neglects the second term of the distribution, which is an upper bound.
  */
 export function inverseGaussianQuantile(
@@ -77,14 +75,15 @@ export function inverseGaussianQuantile(
   let high = upper;
   let x = upper;
   for (let step = 0; step < MOST_STEPS && high - low > tolerance; step += 1) {
-    const { value, density } = unitMean(x, unitShape);
-    const excess = value - probability;
+    const excess = unitMeanCdf(x, unitShape) - probability;
     if (excess > 0) high = x;
     else low = x;
-    const newton = x - excess / density;
-    const next = newton > low && newton < high ? newton : (low + high) / 2;
-    if (Math.abs(next - x) < tolerance) return next * mean;
-    x = next;
+    // Halley's step: Newton's, bent by the slope of the density, 1/f · df/dx = −3/(2x) − (shape/2)(1 − 1/x²).
+    const newton = excess / unitMeanDensity(x, unitShape);
+    const bend = -1.5 / x - (unitShape / 2) * (1 - 1 / (x * x));
+    const halley = x - newton / (1 - (newton * bend) / 2);
+    if (Math.abs(halley - x) < tolerance) return halley * mean;
+    x = halley > low && halley < high ? halley : (low + high) / 2;
   }
   return x * mean;
 }

@@ -4,6 +4,7 @@ import { addIntervals } from "../calendar/interval.js";
 import {
   completionFact,
   completionLife,
+  datedFact,
   type Completion,
   type CompletionFact,
 } from "./completion.js";
@@ -65,7 +66,7 @@ function nthMeterDue(
   borrowed: Extract<LimitDue, { kind: "meter" }>,
   context: NthContext,
 ): Due<number> {
-  const { nth, last, turns, state } = context;
+  const { nth, last, turns } = context;
   const { due: others, limit, reckoning } = borrowed;
   if (others.state !== "set")
     return { state: others.state, basis: { code: "nth-unknown", of: nth.of } };
@@ -75,8 +76,8 @@ function nthMeterDue(
     skipped === null
       ? others.due + (nth.every - 1 - turns.length) * every
       : completionLife(skipped, reckoning);
-  const lastFact = last === null ? null : completionFact(last, reckoning, state.today);
-  const skippedFact = skipped === null ? null : completionFact(skipped, reckoning, state.today);
+  const lastFact = last === null ? null : completionFact(last, reckoning);
+  const skippedFact = skipped === null ? null : completionFact(skipped, reckoning);
   if (reached === null) {
     const basis: Basis =
       skippedFact === null
@@ -108,8 +109,8 @@ function nthCalendarDue(
   const reached = skipped?.day ?? addIntervals(others.due, interval, nth.every - 1 - turns.length);
   const earliest = last === null ? reached : addIntervals(last.day, interval, 1);
   const due = earliest > reached ? earliest : reached;
-  const skippedFact = skipped === null ? null : completionFact(skipped, null, state.today);
-  const lastFact = last === null ? null : completionFact(last, null, state.today);
+  const skippedFact = skipped === null ? null : datedFact(skipped);
+  const lastFact = last === null ? null : datedFact(last);
   return {
     state: "set",
     due,

@@ -29,13 +29,10 @@ export function reckonTask(task: Task, state: MachineState, settings: Settings):
   const dues = limitsDue(task, state);
   const limits = dues.map((due) => reckonLimit(due, state, settings));
   const tied = (task.nth ?? null) !== null || (task.follows ?? null) !== null;
-  return {
-    task,
-    ...decide(limits, task.combine ?? "first"),
-    regime: tied ? null : limitsInForce(task, state.machine).regime,
-    doubtful: dues.some(standsOnDoubt) || limits.some((limit) => limit.status === "unknown"),
-    limits,
-  };
+  const { status, governs } = decide(limits, task.combine ?? "first");
+  const regime = tied ? null : limitsInForce(task, state.machine).regime;
+  const doubtful = dues.some(standsOnDoubt) || limits.some((limit) => limit.status === "unknown");
+  return { task, status, governs, regime, doubtful, limits };
 }
 
 function limitsDue(task: Task, state: MachineState): LimitDue[] {
@@ -59,21 +56,46 @@ function reckonMeterLimit(
   { today }: MachineState,
   settings: Settings,
 ): MeterLimitReckoning {
-  const base = { kind: "meter", meter: limit.meter, limit, basis: due.basis } as const;
+  const { meter } = limit;
+  const { basis } = due;
   if (due.state !== "set") {
-    const nothing = { from: null, dueAt: null, dialAt: null, remaining: null, forecast: null };
-    return { ...base, ...nothing, status: due.state };
+    const status = due.state;
+    const none = null;
+    return {
+      kind: "meter",
+      meter,
+      limit,
+      basis,
+      from: none,
+      dueAt: none,
+      dialAt: none,
+      remaining: none,
+      forecast: none,
+      status,
+    };
   }
-  const known = { from: due.from, dueAt: due.due, dialAt: due.due - reckoning.offset };
+  const { due: dueAt, from } = due;
+  const dialAt = dueAt - reckoning.offset;
   if (reckoning.life === null) {
-    return { ...base, ...known, remaining: null, forecast: null, status: "unknown" };
+    return {
+      kind: "meter",
+      meter,
+      limit,
+      basis,
+      from,
+      dueAt,
+      dialAt,
+      remaining: null,
+      forecast: null,
+      status: "unknown",
+    };
   }
-  const remaining = due.due - reckoning.life;
-  const forecast = forecastLife(reckoning, due.due, today);
-  const span = due.from === null ? null : due.due - due.from;
+  const remaining = dueAt - reckoning.life;
+  const forecast = forecastLife(reckoning, dueAt, today);
+  const span = from === null ? null : dueAt - from;
   const windows = windowsFor(limit, reckoning.rate.perDay, settings);
   const status = meterStatus(limit, remaining, span, forecast, today, windows);
-  return { ...base, ...known, remaining, forecast, status };
+  return { kind: "meter", meter, limit, basis, from, dueAt, dialAt, remaining, forecast, status };
 }
 
 function reckonCalendarLimit(
@@ -81,13 +103,33 @@ function reckonCalendarLimit(
   { today }: MachineState,
   settings: Settings,
 ): CalendarLimitReckoning {
-  const base = { kind: "calendar", limit, basis: due.basis } as const;
+  const { basis } = due;
   if (due.state !== "set") {
-    return { ...base, from: null, dueOn: null, remaining: null, forecast: null, status: due.state };
+    const status = due.state;
+    return {
+      kind: "calendar",
+      limit,
+      basis,
+      from: null,
+      dueOn: null,
+      remaining: null,
+      forecast: null,
+      status,
+    };
   }
-  const remaining = due.due - today;
+  const { due: dueOn, from } = due;
+  const remaining = dueOn - today;
   const status = calendarStatus(limit, remaining, today, windowsFor(limit, null, settings));
-  return { ...base, from: due.from, dueOn: due.due, remaining, forecast: certain(due.due), status };
+  return {
+    kind: "calendar",
+    limit,
+    basis,
+    from,
+    dueOn,
+    remaining,
+    forecast: certain(dueOn),
+    status,
+  };
 }
 
 const PRESSING: readonly Status[] = ["overdue", "due", "soon", "clear"];

@@ -10,7 +10,7 @@ import { ownValue } from "../book/ownValue.js";
 import type { Task } from "../book/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
-import { completionLife, type Completion, type MeterReckonings } from "./completion.js";
+import type { Completion, MeterReckonings } from "./completion.js";
 import { calendarDue, meterDue, type Due, type DueContext } from "./due.js";
 
 /** A limit with where it is due, before any forecast. */
@@ -35,16 +35,26 @@ export interface MachineState {
 /** The regime every machine falls back on. */
 export const DEFAULT_REGIME = "handbook";
 
-/** The limits in force of a task and the name of their regime, null where it has none of them (due rules §4). */
-export function limitsInForce(
-  task: Task,
-  machine: Machine,
-): { readonly regime: string | null; readonly limits: readonly Limit[] } {
-  for (const regime of [task.regime, machine.regime, DEFAULT_REGIME]) {
-    const limits = (regime ?? null) === null ? undefined : ownValue(task.regimes, regime as string);
-    if (limits !== undefined) return { regime: regime as string, limits };
-  }
-  return { regime: null, limits: [] };
+/** The limits in force of a task and the name of their regime. */
+export interface LimitsInForce {
+  /** Null where the task has limits in none of the regimes it may follow. */
+  readonly regime: string | null;
+  readonly limits: readonly Limit[];
+}
+
+function limitsOf(task: Task, regime: string | null | undefined): LimitsInForce | null {
+  if (regime === null || regime === undefined) return null;
+  const limits = ownValue(task.regimes, regime);
+  return limits === undefined ? null : { regime, limits };
+}
+
+/** The limits in force: those of the task's own regime, else the machine's, else the handbook's (due rules §4). */
+export function limitsInForce(task: Task, machine: Machine): LimitsInForce {
+  return (
+    limitsOf(task, task.regime) ??
+    limitsOf(task, machine.regime) ??
+    limitsOf(task, DEFAULT_REGIME) ?? { regime: null, limits: [] }
+  );
 }
 
 /** The completions of a task, earliest first. */
@@ -65,15 +75,14 @@ export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
     last,
     historyIsKnown: (state.machine.history ?? "known") === "known",
     inService: inServiceDay(state.machine),
-    today: state.today,
   };
-  return limitsInForce(task, state.machine).limits.flatMap((limit): LimitDue[] => {
-    if (!isMeterLimit(limit)) {
-      return [{ kind: "calendar", limit, due: calendarDue(limit, context) }];
-    }
-    const reckoning = state.meters.get(limit.meter);
-    if (reckoning === undefined) return [];
-    const doneAt = last === null ? null : completionLife(last, reckoning);
-    return [{ kind: "meter", limit, reckoning, due: meterDue(limit, context, reckoning, doneAt) }];
-  });
+  const dues: LimitDue[] = [];
+  for (const limit of limitsInForce(task, state.machine).limits) {
+    if (isMeterLimit(limit)) {
+      const reckoning = state.meters.get(limit.meter);
+      if (reckoning === undefined) continue;
+      dues.push({ kind: "meter", limit, reckoning, due: meterDue(limit, context, reckoning) });
+    } else dues.push({ kind: "calendar", limit, due: calendarDue(limit, context) });
+  }
+  return dues;
 }

@@ -1,9 +1,8 @@
 import {
   addDays,
-  boardMachine,
   logWork,
   readMeter,
-  reckonBook,
+  reckonBoard,
   type BoardMachine,
   type DayNumber,
 } from "@yonderfell/core";
@@ -13,7 +12,7 @@ import { MemoryStorage } from "../data/memoryStorage.js";
 import { BoardKeeper } from "./boardKeeper.js";
 
 async function fromScratch(storage: MemoryStorage, today: DayNumber): Promise<BoardMachine[]> {
-  return reckonBook(await storage.everything(), today).map(boardMachine);
+  return reckonBoard(await storage.everything(), today);
 }
 
 /** One change to a machine, chosen by the seed: work logged or a meter read. */

@@ -1,7 +1,5 @@
 import {
-  recordsByMachine,
-  boardMachine,
-  reckonMachine,
+  reckonBoard,
   reckonMachineBook,
   settingsOf,
   type BoardMachine,
@@ -66,11 +64,8 @@ export class BoardKeeper {
 
   private async reckonAll(today: DayNumber, seq: number): Promise<BoardUpdate> {
     const book = await this.storage.everything();
-    const settings = settingsOf(book);
-    const machines = [...recordsByMachine(book).values()].map((records) =>
-      boardMachine(reckonMachine(records, settings, today)),
-    );
-    this.settings = settings;
+    const machines = reckonBoard(book, today);
+    this.settings = settingsOf(book);
     this.today = today;
     this.seq = seq;
     return { seq, today, isWhole: true, machines };

@@ -2,7 +2,7 @@ import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core
 import { useState, type ReactElement } from "react";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
-import { historyOf, supersededIds, type HistoryItem } from "./history.js";
+import { historyOf, replacedIn, type HistoryItem } from "./history.js";
 
 const AT_FIRST = 12;
 const MORE = 50;
@@ -11,7 +11,7 @@ const MORE = 50;
 export function MachineHistory({ book }: { readonly book: MachineBook }): ReactElement {
   const [shown, setShown] = useState(AT_FIRST);
   const [withReadings, setWithReadings] = useState(false);
-  const superseded = supersededIds(book);
+  const superseded = replacedIn(book);
   const items = historyOf(book).filter((item) => withReadings || item.kind !== "reading");
   const rest = items.length - shown;
   return (

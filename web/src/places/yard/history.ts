@@ -1,5 +1,6 @@
 import {
   dayOf,
+  supersededIds,
   type DayNumber,
   type Entry,
   type MachineBook,
@@ -32,7 +33,6 @@ export function historyOf(book: MachineBook): HistoryItem[] {
 }
 
 /** The ids of the records that another one replaces. */
-export function supersededIds(book: MachineBook): ReadonlySet<string> {
-  const records = [...book.entries, ...book.readings, ...book.meterChanges];
-  return new Set(records.flatMap((record) => record.replaces ?? []));
+export function replacedIn(book: MachineBook): ReadonlySet<string> {
+  return supersededIds([...book.entries, ...book.readings, ...book.meterChanges]);
 }
