@@ -1,5 +1,6 @@
 export * from "./calendar/dayNumber.js";
 export * from "./calendar/interval.js";
+export * from "./book/describe.js";
 export * from "./book/issue.js";
 export * from "./book/ids.js";
 export * from "./book/machine.js";

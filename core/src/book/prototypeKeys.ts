@@ -2,6 +2,7 @@ import type { z } from "zod";
 import type { Book } from "./book.js";
 import { numberField } from "./fields.js";
 import type { BookIssue, IssuePath } from "./issue.js";
+import { issuesOf } from "./shape.js";
 import { limitsSchema } from "./task.js";
 
 const KEY = "__proto__";
@@ -27,9 +28,5 @@ function issuesUnder(
 ): BookIssue[] {
   const own = Object.getOwnPropertyDescriptor(holder ?? {}, KEY);
   if (own === undefined) return [];
-  return (schema.safeParse(own.value).error?.issues ?? []).map((issue) => ({
-    code: "wrong-shape",
-    path: [...path, ...issue.path.map((step) => (typeof step === "symbol" ? String(step) : step))],
-    expected: issue.message,
-  }));
+  return issuesOf(schema, own.value, path);
 }

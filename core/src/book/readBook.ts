@@ -1,7 +1,8 @@
-import { bookSchema, type Book } from "./book.js";
+import type { Book } from "./book.js";
 import { BOOK_FORMAT, BOOK_VERSION } from "./sections.js";
 import type { BookIssue } from "./issue.js";
 import { MIGRATIONS, migrateForward } from "./migrations.js";
+import { shapeIssues } from "./shape.js";
 import { prototypeKeyIssues } from "./prototypeKeys.js";
 import { referenceIssues } from "./references.js";
 import { failure, success, type Result } from "./result.js";
@@ -16,11 +17,30 @@ export function readBook(text: string): Result<Book, BookIssue> {
   try {
     data = JSON.parse(text);
   } catch (error) {
+    if (error instanceof RangeError) return notJson("a book as JSON (it is nested too deeply)");
     if (!(error instanceof SyntaxError)) throw error;
-    const expected = text.trim() === "" ? "a book as JSON (the file is empty)" : "a book as JSON";
-    return failure([{ code: "not-json", path: [], expected }]);
+    const isEmpty = text.trim() === "";
+    return notJson(
+      isEmpty
+        ? "a book as JSON (the file is empty)"
+        : `a book as JSON${placeIn(text, error.message)}`,
+    );
   }
   return readBookData(data);
+}
+
+function notJson(expected: string): Result<Book, BookIssue> {
+  return failure([{ code: "not-json", path: [], expected }]);
+}
+
+/** Where reading JSON stopped, as far as the platform says: ` (it breaks at line 3, column 7)`. */
+function placeIn(text: string, message: string): string {
+  const position = /position (\d+)/.exec(message)?.[1];
+  if (position === undefined) return "";
+  const before = text.slice(0, Number(position));
+  const line = before.split("\n").length;
+  const column = before.length - before.lastIndexOf("\n");
+  return ` (it breaks at line ${line}, column ${column})`;
 }
 
 /** A book from parsed JSON; see {@link readBook}. */
@@ -52,16 +72,8 @@ export function readBookData(data: unknown): Result<Book, BookIssue> {
 }
 
 function checkBook(data: Readonly<Record<string, unknown>>): Result<Book, BookIssue> {
-  const shape = bookSchema.safeParse(data);
-  if (!shape.success) {
-    return failure(
-      shape.error.issues.map((issue) => ({
-        code: "wrong-shape",
-        path: issue.path.map((step) => (typeof step === "symbol" ? String(step) : step)),
-        expected: issue.message,
-      })),
-    );
-  }
+  const shape = shapeIssues(data);
+  if (shape.length > 0) return failure(shape);
   // The schema only looks: the book handed on is the data as it was read, unknown fields and all.
   const book = data as unknown as Book;
   const hidden = prototypeKeyIssues(book);

@@ -1,0 +1,53 @@
+import {
+  formatDay,
+  type DayNumber,
+  type MachineReckoning,
+  type TaskReckoning,
+} from "@yonderfell/core";
+import { reasonLine, unitOf } from "./reasonLine.js";
+
+const TITLES = ["machine", "task", "state", "likely", "between", "left", "because"];
+
+function leftWords(task: TaskReckoning, machine: MachineReckoning): string {
+  const limit = task.governs === null ? undefined : task.limits[task.governs];
+  if (limit === undefined || limit.remaining === null) return "";
+  const unit = limit.kind === "calendar" ? "days" : unitOf(machine, limit.meter);
+  const amount = Math.round(Math.abs(limit.remaining) * 10) / 10;
+  return `${amount} ${unit}${limit.remaining < 0 ? " over" : ""}`;
+}
+
+function rowOf(task: TaskReckoning, machine: MachineReckoning): string[] {
+  const limit = task.governs === null ? undefined : task.limits[task.governs];
+  const forecast = limit?.forecast ?? null;
+  const isRange = forecast !== null && forecast.early !== forecast.late;
+  return [
+    machine.machine.tag,
+    task.task.name,
+    `${task.status}${task.doubtful ? " ?" : ""}`,
+    forecast === null ? "no date" : formatDay(forecast.likely),
+    isRange ? `${formatDay(forecast.early)}..${formatDay(forecast.late)}` : "",
+    leftWords(task, machine),
+    reasonLine(task, machine),
+  ].map((cell) => cell.replaceAll(/\s+/g, " "));
+}
+
+/** What is due, as a table for people. A question mark after the state: doubtful. */
+export function dueTable(machines: readonly MachineReckoning[], today: DayNumber): string {
+  const rows = machines.flatMap((machine) => machine.tasks.map((task) => rowOf(task, machine)));
+  const widths = TITLES.map((title, column) =>
+    rows.reduce((widest, row) => Math.max(widest, (row[column] ?? "").length), title.length),
+  );
+  const line = (cells: readonly string[]): string =>
+    cells
+      .map((cell, column) => cell.padEnd(widths[column] ?? 0))
+      .join("  ")
+      .trimEnd();
+  const heading = `Due on ${formatDay(today)}`;
+  return [
+    heading,
+    "",
+    line(TITLES),
+    line(widths.map((width) => "-".repeat(width))),
+    ...rows.map(line),
+  ].join("\n");
+}

@@ -1,0 +1,88 @@
+import {
+  formatDay,
+  isMeterLimit,
+  type CompletionFact,
+  type LimitReckoning,
+  type MachineReckoning,
+  type TaskReckoning,
+} from "@yonderfell/core";
+
+const rounded = (value: number): string => String(Math.round(value * 10) / 10);
+
+/** The unit of a meter of a machine. */
+export function unitOf(machine: MachineReckoning, meter: string): string {
+  return machine.meters.find((candidate) => candidate.meter.id === meter)?.meter.unit ?? "";
+}
+
+/** The interval of a limit: `every 12000 km`, `at 50 then every 250 h`, `every 12 months`. */
+export function intervalWords({ limit }: LimitReckoning, machine: MachineReckoning): string {
+  if (!isMeterLimit(limit)) {
+    return (limit.months ?? null) === null
+      ? `every ${limit.days} days`
+      : `every ${limit.months} months`;
+  }
+  const unit = unitOf(machine, limit.meter);
+  const at = (limit.at ?? []).length === 0 ? "" : `at ${(limit.at ?? []).join(", ")}`;
+  const every = (limit.every ?? null) === null ? "" : `every ${limit.every}`;
+  return `${[at, every].filter((part) => part !== "").join(" then ")} ${unit}`;
+}
+
+function doneWords(fact: CompletionFact, limit: LimitReckoning, machine: MachineReckoning): string {
+  const assumed = fact.assumed ? " (assumed)" : "";
+  if (limit.kind === "calendar" || fact.dial === null)
+    return `last ${formatDay(fact.day)}${assumed}`;
+  const old = fact.oldDial ? " on the old dial" : "";
+  return `last ${formatDay(fact.day)} at ${rounded(fact.dial)} ${unitOf(machine, limit.meter)}${old}${assumed}`;
+}
+
+function basisWords(limit: LimitReckoning, machine: MachineReckoning): string {
+  const { basis } = limit;
+  switch (basis.code) {
+    case "completed":
+    case "milestones-passed":
+      return doneWords(basis.last, limit, machine);
+    case "grid":
+      return basis.last === null
+        ? "never done, on fixed points"
+        : `${doneWords(basis.last, limit, machine)}, on fixed points`;
+    case "never-done":
+      return "never done";
+    case "history-unknown":
+      return "no record and history unknown";
+    case "life-unknown-then":
+      return `done ${formatDay(basis.last.day)} at an unknown figure`;
+    case "date-missing":
+      return "day in service not recorded";
+    case "nth":
+      return `with every ${basis.every}. turn of ${basis.of}, ${basis.turns} since`;
+    case "nth-unknown":
+      return `goes with ${basis.of}, which has no date`;
+    case "follows-waiting":
+      return `after ${basis.task}, not done yet`;
+    case "follows-armed":
+      return `after ${basis.task} of ${formatDay(basis.by.day)}`;
+    case "follows-done":
+      return `done after ${basis.task}`;
+  }
+}
+
+/** Where a limit falls due, in figures of today's dial. */
+function dueWords(limit: LimitReckoning, machine: MachineReckoning): string {
+  if (limit.kind === "calendar") return limit.dueOn === null ? "" : `due ${formatDay(limit.dueOn)}`;
+  return limit.dialAt === null
+    ? ""
+    : `due at ${rounded(limit.dialAt)} ${unitOf(machine, limit.meter)}`;
+}
+
+/** Why a task is due when it is, in one line: the governing limit, else the first. */
+export function reasonLine(task: TaskReckoning, machine: MachineReckoning): string {
+  const limit = task.limits[task.governs ?? 0];
+  if (limit === undefined) return "no limits in its regime";
+  const parts = [
+    intervalWords(limit, machine),
+    basisWords(limit, machine),
+    dueWords(limit, machine),
+  ];
+  const hard = limit.limit.hard === true ? ["hard"] : [];
+  return [...parts, ...hard].filter((part) => part !== "").join("; ");
+}

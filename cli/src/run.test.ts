@@ -1,0 +1,196 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, truncateSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join, resolve } from "node:path";
+import { dayOf, formatDay, type DueList } from "@yonderfell/core";
+import { demonstrationBook } from "@yonderfell/demo";
+import { run } from "./run.js";
+
+const TODAY = dayOf("2026-11-23");
+const ON = ["--on", formatDay(TODAY)];
+const FOLDER = mkdtempSync(join(tmpdir(), "yonderfell-cli-"));
+
+/** A file with a text, by name. */
+function file(name: string, text: string): string {
+  const path = join(FOLDER, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+const BOOK = demonstrationBook(TODAY);
+const GOOD = file("good.yonderfell.json", JSON.stringify(BOOK));
+
+/** The demonstration book with something in it changed. */
+function broken(name: string, change: (book: typeof BOOK) => object): string {
+  return file(`${name}.json`, JSON.stringify({ ...BOOK, ...change(structuredClone(BOOK)) }));
+}
+
+const reading = (more: object): object => ({ readings: [{ ...BOOK.readings?.[0], ...more }] });
+const limit = (more: object): object => ({
+  tasks: [{ id: "t", machine: "m-bus", name: "t", regimes: { handbook: [more] } }],
+});
+
+const head = (text: string): string => `{"format":"yonderfell-book","version":1,${text}}`;
+const HUGE = file("huge.json", "[");
+truncateSync(HUGE, 200 * 1024 * 1024);
+
+const BAD: readonly (readonly [string, string, RegExp])[] = [
+  ["no JSON", file("a.json", "hello"), /a\.json: \(the file\): expected a book as JSON/],
+  [
+    "JSON that breaks off",
+    file("b.json", '{\n  "format": "yonderfell-book",\n  ]'),
+    /breaks at line 3, column 3/,
+  ],
+  ["an empty file", file("c.json", ""), /the file is empty/],
+  [
+    "another format",
+    file("d.json", '{"format":"other"}'),
+    /d\.json: format: expected "yonderfell-book"/,
+  ],
+  [
+    "a newer version",
+    file("e.json", '{"format":"yonderfell-book","version":7}'),
+    /version: expected version 1 or older/,
+  ],
+  ["a wrong type", file("f.json", head('"machines":7')), /machines: expected a list of machines/],
+  [
+    "a dangling reference",
+    broken("g", () => reading({ machine: "nobody" })),
+    /readings\[0\]\.machine: expected the id of a machine \(there is no "nobody"\)/,
+  ],
+  [
+    "an impossible date",
+    broken("h", () => reading({ date: "2026-02-30" })),
+    /readings\[0\]\.date: expected a date of the calendar/,
+  ],
+  [
+    "a number that is not finite",
+    file("i.json", head('"settings":{"leadDays":1e999}')),
+    /settings\.leadDays: expected/,
+  ],
+  [
+    "an interval of zero",
+    broken("j", () => limit({ days: 0 })),
+    /regimes\.handbook\[0\]\.days: expected a whole number above 0/,
+  ],
+  [
+    "a negative interval",
+    broken("k", () => limit({ meter: "odo", every: -1 })),
+    /every: expected a number above 0/,
+  ],
+  [
+    "ids twice",
+    broken("l", (book) => ({ machines: [...(book.machines ?? []), ...(book.machines ?? [])] })),
+    /machines\[3\]\.id: expected an id of its own .* \(and 2 more\)$/,
+  ],
+  [
+    "replacements in a ring",
+    broken("m", (book) => ({
+      readings: [
+        { ...book.readings?.[0], id: "a", replaces: "b" },
+        { ...book.readings?.[1], id: "b", replaces: "a" },
+      ],
+    })),
+    /ring/,
+  ],
+  ["a missing file", join(FOLDER, "missing.json"), /there is no such file/],
+  ["a folder", FOLDER, /it is a folder/],
+  ["a file of 200 MB", HUGE, /at most 128 MB \(it has 200 MB\)/],
+  ["JSON nested without end", file("n.json", "[".repeat(2_000_000)), /expected a book/],
+  ["bytes that are no text", file("o.json", "\u0000\u0001\ufffd"), /a book as JSON/],
+  [
+    "a line break in an id",
+    broken("p", () => reading({ machine: "no\nbody" })),
+    /there is no "no\\nbody"/,
+  ],
+];
+
+test.each(BAD)(
+  "%s: one line that says where and what was expected, status 2, nothing on standard output",
+  (_, path, words) => {
+    for (const command of [
+      ["due", path, ...ON, "--json"],
+      ["check", path],
+    ]) {
+      const { status, output, complaint } = run(command, TODAY);
+      expect(complaint).toMatch(words);
+      expect(complaint.split("\n")).toHaveLength(1);
+      expect([status, output]).toEqual([2, ""]);
+    }
+  },
+);
+
+test.each([
+  [["due", GOOD], /expected the day, --on/],
+  [["due", GOOD, "--on", "2026-02-30"], /--on: expected a date of the calendar/],
+  [["due", ...ON], /expected the file of a book/],
+  [["due", GOOD, GOOD, ...ON], /expected one file/],
+  [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
+  [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the tag of a machine/],
+  [["due", GOOD, ...ON, "--colour"], /--colour/],
+  [["list"], /expected due, check or help/],
+])("%j is answered with what was expected", (words, complaint) => {
+  const ending = run(words, TODAY);
+  expect(ending).toMatchObject({ status: 2, output: "" });
+  expect(ending.complaint).toMatch(complaint);
+  expect(ending.complaint).not.toContain("\n");
+});
+
+test("ids such as __proto__ and constructor are data like any other", () => {
+  const odd =
+    head(`"machines":[{"id":"__proto__","tag":"1","name":"n","kind":"k","inService":"2026-01-01","meters":[{"id":"__proto__","measure":"hours","unit":"h"}]}],
+    "readings":[{"id":"constructor","machine":"__proto__","meter":"__proto__","date":"2026-11-01","value":90}],
+    "tasks":[{"id":"__proto__","machine":"__proto__","name":"t","regimes":{"handbook":[{"meter":"__proto__","every":50}]}}],
+    "entries":[{"id":"toString","machine":"__proto__","date":"2026-10-01","meters":{"__proto__":60},"tasks":["__proto__"]}]`);
+  const { status, output } = run(["due", file("odd.json", odd), ...ON, "--json"], TODAY);
+  const list = JSON.parse(output) as DueList;
+  expect(status).toBe(0);
+  expect(list.machines[0]?.meters[0]?.id).toBe("__proto__");
+  expect(list.machines[0]?.tasks[0]?.limits[0]).toMatchObject({ from: 60, dueAt: 110 });
+});
+
+test("the table has a line a task, with its reason in figures of the dial", () => {
+  const { output } = run(["due", GOOD, ...ON], TODAY);
+  const lines = output.split("\n");
+  expect(lines[0]).toBe("Due on 2026-11-23");
+  expect(lines).toHaveLength(4 + (BOOK.tasks?.length ?? 0));
+  const oil = lines.find((line) => line.startsWith("07") && line.includes("Engine oil"));
+  expect(oil).toMatch(
+    /soon +2026-12-12 +2026-12-06\.\.2026-12-20 +70[89]\.\d km +every 12000 km; last 2026-01-15 at 86163 km on the old dial; due at 11924 km$/,
+  );
+});
+
+test("one machine and the states asked for are shown, all others left out", () => {
+  const { output } = run(
+    ["due", GOOD, ...ON, "--json", "--machine", "07", "--status", "overdue,due"],
+    TODAY,
+  );
+  const { machines } = JSON.parse(output) as DueList;
+  expect(machines.map((machine) => machine.id)).toEqual(["m-bus"]);
+  expect(new Set(machines[0]?.tasks.map((task) => task.status))).toEqual(
+    new Set(["overdue", "due"]),
+  );
+});
+
+test("check says what a sound book holds and lists faults and doubtful meters without refusing them", () => {
+  const { status, output } = run(["check", GOOD, "--on", "2027-03-01"], TODAY);
+  expect(status).toBe(0);
+  expect(output).toContain("A sound book: 3 machines, 28 tasks");
+  expect(output).toMatch(
+    /^fault: H1 Hatchback, odo: \d+ km on \d{4}-\d\d-\d\d \(readings "r-h1-odo-412"\)/m,
+  );
+  expect(output).toMatch(/^doubtful: 07 Library bus, odo: last read 2026-11-22$/m);
+});
+
+test("the program itself ends with the status and keeps the two outputs apart", () => {
+  const main = resolve(__dirname, "main.ts");
+  const start = (words: readonly string[]): ReturnType<typeof spawnSync> =>
+    spawnSync(process.execPath, ["--import", "tsx", main, ...words], { encoding: "utf8" });
+  expect(start(["due", join(FOLDER, "missing.json"), ...ON])).toMatchObject({
+    status: 2,
+    stdout: "",
+  });
+  const good = start(["due", GOOD, ...ON, "--json"]);
+  expect(good).toMatchObject({ status: 0, stderr: "" });
+  expect((JSON.parse(String(good.stdout)) as DueList).today).toBe("2026-11-23");
+}, 30_000);

@@ -1,0 +1,62 @@
+import {
+  dueList,
+  reckonBook,
+  type Book,
+  type DayNumber,
+  type MachineReckoning,
+} from "@yonderfell/core";
+import { openBook } from "./bookFile.js";
+import { checkReport } from "./checkReport.js";
+import { dueTable } from "./dueTable.js";
+import { optionsFrom, USAGE, type Options } from "./options.js";
+import { Problem } from "./problem.js";
+
+/** How a run of the command line ended: one of the two outputs is empty. */
+export interface Ending {
+  readonly status: 0 | 2;
+  readonly output: string;
+  readonly complaint: string;
+}
+
+/** The machines asked for, each with the tasks in the states asked for. */
+function chosen(
+  machines: readonly MachineReckoning[],
+  { machine, statuses }: Options,
+): MachineReckoning[] {
+  const found = machines.filter((one) => machine === null || one.machine.tag === machine);
+  if (machine !== null && found.length === 0) {
+    throw new Problem(
+      `--machine: expected the tag of a machine in the book (found ${JSON.stringify(machine)})`,
+    );
+  }
+  if (statuses === null) return found;
+  return found.map((one) => ({
+    ...one,
+    tasks: one.tasks.filter((task) => statuses.includes(task.status)),
+  }));
+}
+
+function due(book: Book, today: DayNumber, options: Options): string {
+  const machines = chosen(reckonBook(book, today), options);
+  return options.asJson ? JSON.stringify(dueList(machines, today)) : dueTable(machines, today);
+}
+
+function output(options: Options, now: DayNumber): string {
+  if (options.command === "help") return USAGE;
+  const book = openBook(options.file);
+  const today = options.on ?? now;
+  return options.command === "due"
+    ? due(book, today, options)
+    : checkReport(book, reckonBook(book, today), today);
+}
+
+/** Runs the command line. `now` is the day it is, for what is asked without a day. */
+export function run(words: readonly string[], now: DayNumber): Ending {
+  try {
+    return { status: 0, output: output(optionsFrom(words), now), complaint: "" };
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    const complaint = error.message.replaceAll(/[\r\n\u2028\u2029]+/g, " ");
+    return { status: 2, output: "", complaint: `yonderfell: ${complaint}` };
+  }
+}
