@@ -22,6 +22,8 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["Yard", "yard", "Flail mower"],
   ["a machine", "yard/m-bus", "History"],
   ["log work", "log/m-bus?task=t-bus-oil", "Save in the log"],
+  ["correcting a reading", "correct/m-hatch/readings/r-h1-odo-412", "Save the correction"],
+  ["correcting a meter change", "correct/m-bus/meterChanges/c-07-odo", "Save the correction"],
   ["Ledger", "ledger", "The log"],
   ["welcome", "welcome", "Open the demonstration book"],
 ];

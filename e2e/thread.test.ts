@@ -1,4 +1,4 @@
-import { dayOf, partsFromDay } from "@yonderfell/core";
+import { dayOf, partsFromDay, readBook } from "@yonderfell/core";
 import {
   openDemonstration,
   startApplication,
@@ -121,6 +121,40 @@ test("work begun and not saved is there again after a reload", async () => {
   expect(await page.$eval("textarea", (area) => area.value)).toBe("Nearside front slow leak");
 });
 
+test("a corrected entry takes the place of the old one, which stays in the history", async () => {
+  const { page, address } = app;
+  await page.goto(`${address}yard/m-bus`);
+  await waitForWords(page, "Drain plug washer renewed.");
+  await page.click("a[aria-label^='Correct Engine oil and filter']");
+  await page.waitForSelector("textarea");
+  await page.type("textarea", " Filter cut open, clean.");
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Corrected. The old entry stays in the history.");
+  await page.goto(`${address}yard/m-bus`);
+  await waitForWords(page, "Drain plug washer renewed. Filter cut open, clean.");
+  expect(await wordsOf(page, "main")).toMatch(
+    /Engine oil and filter · corrected[\s\S]*Engine oil and filter · replaced/,
+  );
+});
+
+test("a figure that was left out is put right from the machine's page", async () => {
+  const { page, address } = app;
+  await page.goto(`${address}yard/m-hatch`);
+  await waitForWords(page, "Left out, does not agree:");
+  await page.$$eval("a", (links) => links.find((link) => link.innerText === "Correct it")?.click());
+  await waitForWords(page, "Correct a reading: H1 Hatchback");
+  expect(await wordsOf(page, "main")).toMatch(/That is (below|above|more)/);
+  await page.$$eval("main button", (buttons) =>
+    buttons.find((button) => button.innerText === "Withdraw it")?.click(),
+  );
+  await page.$$eval("main button", (buttons) =>
+    buttons.find((button) => button.innerText === "Yes, withdraw it")?.click(),
+  );
+  await waitForWords(page, "Withdrawn. It stays in the history.");
+  await page.waitForSelector("[data-strip]");
+  await page.waitForFunction(() => !document.body.innerText.includes("Left out, does not agree"));
+});
+
 test("the book is handed over as a file that holds what was done", async () => {
   const { page, address } = app;
   await page.goto(`${address}ledger`);
@@ -137,10 +171,10 @@ test("the book is handed over as a file that holds what was done", async () => {
   );
   await page.waitForFunction(() => "exported" in window);
   const text = await page.evaluate(() => (window as unknown as { exported: string }).exported);
-  const book = JSON.parse(text) as { format: string; entries: { note?: string; date: string }[] };
-  expect(book.format).toBe("yonderfell-book");
+  const book = JSON.parse(text) as { entries: { note?: string; date: string }[] };
+  expect(readBook(text).ok).toBe(true);
   const entry = book.entries.at(-1);
-  expect(entry?.note).toBe("Drain plug washer renewed.");
+  expect(entry?.note).toBe("Drain plug washer renewed. Filter cut open, clean.");
   expect(partsFromDay(dayOf(entry?.date ?? "")).year).toBe(new Date().getFullYear());
   await waitForWords(page, "The book is in Skarrow-Vale-");
 });

@@ -58,7 +58,7 @@ export function logWork(
 }
 
 /** Sets aside what the figures contradict: figures that were only reckoned, and all others once the person has said these are right. */
-function roomForFigures(
+export function roomForFigures(
   book: MachineBook,
   input: LogWorkInput,
   context: CommandContext,
@@ -86,7 +86,7 @@ function metersOf(book: MachineBook, today: DayNumber): Map<MeterId, MeterReckon
 }
 
 /** The entry that logged work leaves. */
-function entryOf(book: MachineBook, input: LogWorkInput, context: CommandContext): Entry {
+export function entryOf(book: MachineBook, input: LogWorkInput, context: CommandContext): Entry {
   const note = input.note.trim();
   return {
     id: context.newId() as EntryId,

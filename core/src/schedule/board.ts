@@ -3,6 +3,7 @@ import type { MachineBook } from "../book/machineBook.js";
 import { recordsByMachine } from "../book/machineRecords.js";
 import type { Machine, Meter } from "../book/machine.js";
 import { settingsOf, type Settings } from "../book/settings.js";
+import type { DatedSection } from "../book/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { dialFigure } from "../meter/figureDoubt.js";
 import type { Rate } from "../meter/rate.js";
@@ -21,7 +22,16 @@ export interface BoardMeter {
   readonly lastDial: number | null;
   readonly stale: boolean;
   readonly stoppedOn: DayNumber | null;
-  readonly faults: number;
+  /** The figures left out because they cannot be true beside the others. */
+  readonly faults: readonly BoardFault[];
+}
+
+/** A figure that was left out, as the dial then in place showed it. */
+export interface BoardFault {
+  readonly section: DatedSection;
+  readonly id: string;
+  readonly day: DayNumber;
+  readonly dial: number;
 }
 
 /** A machine as the board shows it. */
@@ -35,7 +45,13 @@ function boardMeter(reckoning: MeterReckoning): BoardMeter {
   const { meter, life, dial, rate, lastOn, stale, stoppedOn, faults, kept } = reckoning;
   const last = kept.findLast((point) => !point.estimated);
   const lastDial = last === undefined ? null : dialFigure(reckoning, last);
-  return { meter, life, dial, rate, lastOn, lastDial, stale, stoppedOn, faults: faults.length };
+  const leftOut = faults.map((fault) => ({
+    section: fault.section,
+    id: fault.id,
+    day: fault.day,
+    dial: dialFigure(reckoning, fault),
+  }));
+  return { meter, life, dial, rate, lastOn, lastDial, stale, stoppedOn, faults: leftOut };
 }
 
 /** The board's share of a reckoned machine: everything a screen shows, and no more. */

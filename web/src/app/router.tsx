@@ -38,6 +38,10 @@ export const router: ReturnType<typeof createBrowserRouter> = createBrowserRoute
       { path: "yard", ...page(() => import("../places/yard/Yard.js")) },
       { path: "yard/:machineId", ...page(() => import("../places/yard/MachinePage.js")) },
       { path: "log/:machineId", ...page(() => import("../places/ledger/LogWork.js")) },
+      {
+        path: "correct/:machineId/:section/:recordId",
+        ...page(() => import("../places/yard/CorrectRecord.js")),
+      },
       { path: "ledger", ...page(() => import("../places/ledger/Ledger.js")) },
     ],
   },

@@ -1,12 +1,12 @@
-import type { BoardMachine, DayNumber, LogWorkIssue } from "@yonderfell/core";
-import type { FormIssue } from "../places/ledger/logModel.js";
+import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import type { LogIssue } from "../places/ledger/logModel.js";
 import { fullDate } from "./format.js";
 import { meterName, meterOf } from "./limitWords.js";
 import { doubtWordsFor } from "./readingWords.js";
 
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
-  issue: LogWorkIssue | FormIssue | { readonly code: "machine-missing" },
+  issue: LogIssue | { readonly code: "machine-missing" },
   machine: BoardMachine,
   today: DayNumber,
 ): string {
@@ -36,6 +36,10 @@ export function logIssueWords(
         ? ""
         : `The ${named(issue.meter)}: ${doubtWordsFor(issue.doubt, meter.meter).toLowerCase()}`;
     }
+    case "record-not-found":
+      return "The record is no longer in the book.";
+    case "already-corrected":
+      return "It has been corrected already; correct the record that took its place.";
     case "machine-missing":
       return "The machine is no longer in the book.";
   }

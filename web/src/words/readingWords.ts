@@ -1,6 +1,8 @@
 import type {
   DayNumber,
   FigureDoubt,
+  FigureIssue,
+  NotCorrectable,
   Meter,
   ReadingLineIssue,
   ReadMeterIssue,
@@ -57,5 +59,25 @@ export function readMeterIssueWords(issue: ReadMeterIssue, meter: Meter, today: 
       return `This meter has a change on ${fullDate(issue.day)} already; choose the day before or after.`;
     case "change-in-the-way":
       return `The meter change of ${fullDate(issue.day)} does not agree with this figure; correct that change first.`;
+  }
+}
+
+/** What stands in the way of correcting a figure, and what to do. */
+export function correctionIssueWords(issue: FigureIssue | NotCorrectable, meter: Meter): string {
+  switch (issue.code) {
+    case "day-in-future":
+      return "The day is still to come; choose one that has been.";
+    case "figure-not-a-number":
+      return "Type figures of 0 or more.";
+    case "figure-in-doubt":
+      return doubtWordsFor(issue.doubt, meter);
+    case "change-in-the-way":
+      return "A meter change in the history does not agree with this figure; correct that change first.";
+    case "changed-that-day":
+      return "This meter has another change on that day; choose the day before or after.";
+    case "record-not-found":
+      return "The record is no longer in the book.";
+    case "already-corrected":
+      return "It has been corrected already; correct the record that took its place.";
   }
 }

@@ -10,16 +10,20 @@ export function LogSaved({
   machine,
   tasks,
   moves,
+  isCorrection,
 }: {
   readonly machine: BoardMachine;
   readonly tasks: readonly string[];
   readonly moves: readonly Move[];
+  readonly isCorrection: boolean;
 }): ReactElement {
   const done = moves.filter((move) => tasks.includes(move.task));
   const others = moves.filter((move) => !tasks.includes(move.task));
   return (
     <div className="max-w-[52rem] space-y-5" role="status">
-      <p className="text-large font-bold">Saved in the log.</p>
+      <p className="text-large font-bold">
+        {isCorrection ? "Corrected. The old entry stays in the history." : "Saved in the log."}
+      </p>
       <Moves moves={done} title="Next due" />
       <Moves moves={others} title="This also moves" />
       <div className="flex flex-wrap gap-3">

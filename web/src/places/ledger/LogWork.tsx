@@ -4,14 +4,14 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { Page } from "../../ui/Page.js";
 import { LogWorkForm } from "./LogWorkForm.js";
-import { useKeptForm, type KeptForm } from "./useLogDraft.js";
+import { draftKeyOf, useKeptForm, type KeptForm } from "./useLogDraft.js";
 
 /** Logs work on a machine: what was done, when, at what figure, and what that makes due next. */
 export default function LogWork(): ReactElement | null {
   const id = (useParams()["machineId"] ?? "") as MachineId;
   const [search] = useSearchParams();
   const found = useMachineBook(id);
-  const kept = useKeptForm(`log:${id}`);
+  const kept = useKeptForm(draftKeyOf(id, null));
   if (found === undefined || kept === undefined) return null;
   if (found === null) {
     return (
@@ -45,7 +45,7 @@ function LogWorkPage({
   const { tag, name } = book.machines[0];
   return (
     <Page title={`Log work: ${tag} ${name}`}>
-      <LogWorkForm book={book} settings={settings} asked={asked} kept={kept} />
+      <LogWorkForm book={book} settings={settings} asked={asked} kept={kept} correcting={null} />
     </Page>
   );
 }

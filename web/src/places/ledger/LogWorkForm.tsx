@@ -13,7 +13,9 @@ export function LogWorkForm(start: LogStart): ReactElement {
   const state = useLogForm(start);
   const today = useAppSelector((session) => session.session.today);
   const { form, fields, outlook, saved } = state;
-  if (saved !== null) return <LogSaved machine={outlook.before} {...saved} />;
+  const isCorrection = start.correcting !== null;
+  if (saved !== null)
+    return <LogSaved machine={outlook.before} isCorrection={isCorrection} {...saved} />;
   return (
     <form
       onSubmit={(event) => void state.save(event)}
@@ -49,7 +51,7 @@ export function LogWorkForm(start: LogStart): ReactElement {
           className={`${PRIMARY_BUTTON} w-full justify-center`}
           disabled={outlook.issues.length > 0}
         >
-          Save in the log
+          {isCorrection ? "Save the correction" : "Save in the log"}
         </button>
         <p className="min-h-5 text-fine text-quiet" role="status">
           {state.isDraftKept && "What you have written is kept, not yet in the log."}

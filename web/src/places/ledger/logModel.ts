@@ -1,5 +1,6 @@
 import {
   applyChange,
+  correctEntry,
   lifeOn,
   logWork,
   offsetOn,
@@ -9,7 +10,11 @@ import {
   recordsByMachine,
   reckonMeters,
   type BoardMachine,
+  ownValue,
   type DayNumber,
+  type Entry,
+  type EntryId,
+  type NotCorrectable,
   type LogWorkInput,
   type LogWorkIssue,
   type MachineBook,
@@ -17,6 +22,8 @@ import {
   type Settings,
   type TaskId,
 } from "@yonderfell/core";
+import type { MachineCommand } from "../../data/bookStorage.js";
+import { lookingAhead } from "../../data/lookingAhead.js";
 import { movesBetween, type Move } from "../../words/moves.js";
 
 /** A meter's figure in the form: the text, and whether the person wrote it or it was reckoned. */
@@ -93,31 +100,61 @@ export function inputFrom(form: LogForm): {
   };
 }
 
+/** The form of an entry as it stands, for correcting it. */
+export function formOf(entry: Entry, book: MachineBook): LogForm {
+  const estimated: readonly string[] = entry.estimatedMeters ?? [];
+  const figures = (book.machines[0].meters ?? []).map(({ id }) => {
+    const value = ownValue(entry.meters, id);
+    return {
+      meter: id,
+      text: value === undefined ? "" : String(value),
+      isOwn: !estimated.includes(id),
+    };
+  });
+  return {
+    date: entry.date,
+    tasks: entry.tasks ?? [],
+    figures,
+    note: entry.note ?? "",
+    figuresAreRight: entry.confirmed === true,
+  };
+}
+
+/** What stands in the way of the form. */
+export type LogIssue = FormIssue | LogWorkIssue | NotCorrectable;
+
 /** What would come of logging the work. */
 export interface LogOutlook {
   readonly before: BoardMachine;
   /** The machine after it; the same as before where it cannot be logged yet. */
   readonly after: BoardMachine;
   readonly moves: readonly Move[];
-  readonly issues: readonly (FormIssue | LogWorkIssue)[];
+  readonly issues: readonly LogIssue[];
 }
 
-/** What logging the form would bring, or what stands in its way. */
+/** The command the form stands for: logging work, or correcting the entry of an id. */
+export function commandOf(
+  input: LogWorkInput,
+  correcting: EntryId | null,
+): MachineCommand<LogWorkIssue | NotCorrectable> {
+  return (book, context) =>
+    correcting === null
+      ? logWork(book, input, context)
+      : correctEntry(book, correcting, input, context);
+}
+
+/** What the form would bring, or what stands in its way. */
 export function logOutlook(
   book: MachineBook,
   settings: Settings,
   form: LogForm,
   today: DayNumber,
+  correcting: EntryId | null,
 ): LogOutlook {
   const before = reckonMachineBook(book, settings, today);
   const { input, issues } = inputFrom(form);
   if (input === null) return { before, after: before, moves: [], issues };
-  let count = 0;
-  const result = logWork(book, input, {
-    today,
-    newId: () => `looking-ahead-${(count += 1)}`,
-    nextSeq: () => Number.MAX_SAFE_INTEGER - 1000 + (count += 1),
-  });
+  const result = commandOf(input, correcting)(book, lookingAhead(today));
   if (!result.ok) return { before, after: before, moves: [], issues: result.issues };
   const after = reckonMachineBook(applyChange(book, result.value), settings, today);
   return { before, after, moves: movesBetween(before, after, today), issues: [] };

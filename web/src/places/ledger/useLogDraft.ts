@@ -11,6 +11,11 @@ const draftSchema = z.object({
   figuresAreRight: z.boolean(),
 });
 
+/** Under which key the form of a machine's work, or of the correction of an entry, is kept. */
+export function draftKeyOf(machine: string, correcting: string | null): string {
+  return correcting === null ? `log:${machine}` : `correct:${correcting}`;
+}
+
 /** A form that was begun earlier and not saved. */
 export interface KeptForm {
   readonly form: LogForm;

@@ -1,8 +1,8 @@
 import {
   formatDay,
-  logWork,
   parseDay,
   type DayNumber,
+  type Entry,
   type MachineBook,
   type Settings,
 } from "@yonderfell/core";
@@ -15,6 +15,8 @@ import { errorWords } from "../../words/errorWords.js";
 import { logIssueWords } from "../../words/logWords.js";
 import type { Move } from "../../words/moves.js";
 import {
+  commandOf,
+  formOf,
   inputFrom,
   logOutlook,
   reckonedTexts,
@@ -22,7 +24,7 @@ import {
   type LogForm,
   type LogOutlook,
 } from "./logModel.js";
-import { useDraftKeeper, type KeptForm } from "./useLogDraft.js";
+import { draftKeyOf, useDraftKeeper, type KeptForm } from "./useLogDraft.js";
 
 /** What the form of a machine's work starts from. */
 export interface LogStart {
@@ -31,6 +33,8 @@ export interface LogStart {
   /** The tasks it was opened for. */
   readonly asked: readonly string[];
   readonly kept: KeptForm | null;
+  /** The entry that is being corrected; null for new work. */
+  readonly correcting: Entry | null;
 }
 
 /** Work that has been saved: its tasks, and the dates it moved. */
@@ -62,7 +66,11 @@ interface SaveWork {
 }
 
 /** Saves the form: said to be saved only once it is durable, its draft dropped after that. */
-function useSaveWork(book: MachineBook, outlook: LogOutlook, draftKey: string): SaveWork {
+function useSaveWork(
+  { book, correcting }: LogStart,
+  outlook: LogOutlook,
+  draftKey: string,
+): SaveWork {
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   const [saved, setSaved] = useState<SavedWork | null>(null);
@@ -72,14 +80,14 @@ function useSaveWork(book: MachineBook, outlook: LogOutlook, draftKey: string): 
     if (input === null || outlook.issues.length > 0) return;
     const result = await storage.perform(
       book.machines[0].id,
-      (current, context) => logWork(current, input, context),
+      commandOf(input, correcting?.id ?? null),
       surroundings(),
     );
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
     await storage.dropDraft(draftKey);
     setSaved({ tasks: values.tasks, moves: outlook.moves });
-    toast.success("Saved in the log.");
+    toast.success(correcting === null ? "Saved in the log." : "Corrected.");
   };
   const write = (values: LogForm): Promise<void> =>
     store(values).catch((error: unknown) =>
@@ -89,23 +97,25 @@ function useSaveWork(book: MachineBook, outlook: LogOutlook, draftKey: string): 
 }
 
 /** The state of the log form; every keystroke is kept as a draft until the work is saved. */
-export function useLogForm({ book, settings, asked, kept }: LogStart): LogFormState {
+export function useLogForm(start: LogStart): LogFormState {
+  const { book, settings, asked, kept, correcting } = start;
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   const fresh = useMemo(
-    () => freshForm(book, settings, asked, today),
-    [book, settings, asked, today],
+    () =>
+      correcting === null ? freshForm(book, settings, asked, today) : formOf(correcting, book),
+    [book, settings, asked, today, correcting],
   );
-  const [start] = useState<LogForm>(() => (kept === null ? fresh : joined(kept.form, asked)));
-  const fields = useForm<LogForm>({ defaultValues: start });
+  const [begun] = useState<LogForm>(() => (kept === null ? fresh : joined(kept.form, asked)));
+  const fields = useForm<LogForm>({ defaultValues: begun });
   const form = useWatch({ control: fields.control }) as LogForm;
   const [isKept, setIsKept] = useState(kept !== null);
   const outlook = useMemo(
-    () => logOutlook(book, settings, form, today),
-    [book, settings, form, today],
+    () => logOutlook(book, settings, form, today, correcting?.id ?? null),
+    [book, settings, form, today, correcting],
   );
-  const draftKey = `log:${book.machines[0].id}`;
-  const { saved, failure, write } = useSaveWork(book, outlook, draftKey);
+  const draftKey = draftKeyOf(book.machines[0].id, correcting?.id ?? null);
+  const { saved, failure, write } = useSaveWork(start, outlook, draftKey);
   const isUntouched = JSON.stringify(form) === JSON.stringify(fresh);
 
   const isDraftKept = useDraftKeeper(draftKey, form, saved === null && !isUntouched);

@@ -1,9 +1,9 @@
 import type { DayNumber, FigureDoubt, Meter } from "@yonderfell/core";
 import { RadioGroup } from "radix-ui";
 import type { ReactElement } from "react";
-import { FIELD } from "../../ui/buttons.js";
 import { DateField } from "../../ui/DateField.js";
 import { doubtWordsFor } from "../../words/readingWords.js";
+import { FigureField } from "./FigureField.js";
 import type { AnswerChoice, AnswerFigures } from "./readingModel.js";
 
 interface DoubtQuestionProps {
@@ -89,17 +89,17 @@ function ReplacedFigures(props: DoubtQuestionProps): ReactElement {
   return (
     <div className="ml-8 grid gap-3 sm:grid-cols-4">
       <ChangeDay {...props} />
-      <Figure
+      <FigureField
         label={`Old one ended at, ${unit}`}
         value={figures.oldFinal}
         onChange={(oldFinal) => onFigures({ ...figures, oldFinal })}
       />
-      <Figure
+      <FigureField
         label={`New one began at, ${unit}`}
         value={figures.newStart}
         onChange={(newStart) => onFigures({ ...figures, newStart })}
       />
-      <Figure
+      <FigureField
         label={`Unmetered between, ${unit}`}
         value={figures.lost}
         onChange={(lost) => onFigures({ ...figures, lost })}
@@ -113,34 +113,12 @@ function RolledOverFigure(props: DoubtQuestionProps): ReactElement {
   return (
     <div className="ml-8 grid gap-3 sm:grid-cols-2">
       <ChangeDay {...props} />
-      <Figure
+      <FigureField
         label={`It begins again after, ${meter.unit}`}
         value={figures.rollsOverAt}
         onChange={(rollsOverAt) => onFigures({ ...figures, rollsOverAt })}
       />
     </div>
-  );
-}
-
-function Figure({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-}): ReactElement {
-  return (
-    <label className="block text-fine text-quiet">
-      {label}
-      <input
-        className={`${FIELD} font-mono text-body text-ink`}
-        inputMode="decimal"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
   );
 }
 

@@ -1,7 +1,9 @@
 import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
+import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
+import { correctionPath } from "./correctionPath.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
 
 const AT_FIRST = 12;
@@ -12,7 +14,7 @@ export function MachineHistory({ book }: { readonly book: MachineBook }): ReactE
   const [shown, setShown] = useState(AT_FIRST);
   const [withReadings, setWithReadings] = useState(false);
   const superseded = replacedIn(book);
-  const items = historyOf(book).filter((item) => withReadings || item.kind !== "reading");
+  const items = historyOf(book).filter((item) => withReadings || item.kind !== "readings");
   const rest = items.length - shown;
   return (
     <section aria-labelledby="history" className="mt-8">
@@ -62,35 +64,67 @@ function HistoryRow({
   readonly book: MachineBook;
   readonly isSuperseded: boolean;
 }): ReactElement {
-  const { record } = item;
-  const setAside = isSuperseded || record.void === true;
+  const { record, kind } = item;
+  const isAside = isSuperseded || record.void === true;
+  const { id } = book.machines[0];
   return (
     <li
-      className={`grid gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_minmax(12rem,20rem)_1fr] ${setAside ? "text-quiet line-through" : ""}`}
+      className={`grid items-baseline gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_minmax(12rem,20rem)_1fr_auto] ${isAside ? "text-quiet" : ""}`}
     >
       <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(record.date))}</span>
-      <span className="text-quiet tabular-nums">
+      <span className={`text-quiet tabular-nums ${isAside ? "line-through" : ""}`}>
         {figuresOf(item, book.machines[0].meters ?? [])}
       </span>
       <span>
-        <strong className="font-semibold">{titleOf(item, book.tasks)}</strong>
+        <strong className={`font-semibold ${isAside ? "line-through" : ""}`}>
+          {titleOf(item, book.tasks)}
+        </strong>
+        <StandingWords item={item} isSuperseded={isSuperseded} />
         {typeof record.note === "string" && <span className="block text-quiet">{record.note}</span>}
       </span>
+      {!isAside && (
+        <Link
+          to={correctionPath(id, kind, record.id)}
+          aria-label={`Correct ${titleOf(item, book.tasks)}, ${fullDate(dayOf(record.date))}`}
+          className="text-clear hover:underline max-sm:flex max-sm:min-h-12 max-sm:items-center"
+        >
+          Correct
+        </Link>
+      )}
     </li>
   );
 }
 
+/** Whether a record has been replaced, withdrawn, or stands in the place of another. */
+function StandingWords({
+  item: { record },
+  isSuperseded,
+}: {
+  readonly item: HistoryItem;
+  readonly isSuperseded: boolean;
+}): ReactElement | null {
+  const isCorrection = (record.replaces ?? null) !== null;
+  const words = isSuperseded
+    ? "replaced"
+    : record.void === true
+      ? "withdrawn"
+      : isCorrection
+        ? "corrected"
+        : "";
+  return words === "" ? null : <span className="text-fine text-quiet"> · {words}</span>;
+}
+
 function titleOf(item: HistoryItem, tasks: readonly Task[]): string {
   switch (item.kind) {
-    case "entry": {
+    case "entries": {
       const done = item.record.tasks ?? [];
       const names = done.map((id) => tasks.find((task) => task.id === id)?.name ?? id);
       const assumed = item.record.assumed === true ? " (assumed)" : "";
       return `${names.length === 0 ? "Note" : names.join("; ")}${assumed}`;
     }
-    case "reading":
+    case "readings":
       return item.record.estimated === true ? "Meter reckoned" : "Meter read";
-    case "meterChange":
+    case "meterChanges":
       return "Meter replaced";
   }
 }
@@ -101,7 +135,7 @@ function figuresOf(item: HistoryItem, meters: readonly Meter[]): string {
     return meter === undefined ? "" : dialFigureWithUnit(value, meter.unit);
   };
   switch (item.kind) {
-    case "entry": {
+    case "entries": {
       const estimated = item.record.estimatedMeters ?? [];
       return Object.entries(item.record.meters ?? {})
         .map(
@@ -110,9 +144,9 @@ function figuresOf(item: HistoryItem, meters: readonly Meter[]): string {
         )
         .join(", ");
     }
-    case "reading":
+    case "readings":
       return show(item.record.meter, item.record.value);
-    case "meterChange": {
+    case "meterChanges": {
       const { meter, oldFinal, newStart } = item.record;
       return `${show(meter, oldFinal)} → ${show(meter, newStart)}`;
     }

@@ -18,6 +18,7 @@ import {
   spanOfDays,
 } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
+import { correctionPath } from "./correctionPath.js";
 import { MachineHistory } from "./MachineHistory.js";
 
 /** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
@@ -95,14 +96,20 @@ function Meters({ machine }: { readonly machine: BoardMachine }): ReactElement {
       className="mb-6 flex flex-wrap gap-x-14 gap-y-4 border-t border-rule pt-3"
     >
       {machine.meters.map((meter) => (
-        <MeterBlock key={meter.meter.id} meter={meter} />
+        <MeterBlock key={meter.meter.id} meter={meter} machine={machine.machine.id} />
       ))}
       {machine.meters.length === 0 && <p>It has no meters: its tasks go by the calendar.</p>}
     </section>
   );
 }
 
-function MeterBlock({ meter }: { readonly meter: BoardMeter }): ReactElement {
+function MeterBlock({
+  meter,
+  machine,
+}: {
+  readonly meter: BoardMeter;
+  readonly machine: MachineId;
+}): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const { unit } = meter.meter;
   const isRead = meter.lastOn === today;
@@ -131,13 +138,36 @@ function MeterBlock({ meter }: { readonly meter: BoardMeter }): ReactElement {
           Stopped since {fullDate(meter.stoppedOn)}.
         </p>
       )}
-      {meter.faults > 0 && (
-        <p className="text-fine text-soon-text">
-          {counted(meter.faults, "reading")} left out: {meter.faults === 1 ? "it does" : "they do"}{" "}
-          not agree with the others.
-        </p>
-      )}
+      {meter.faults.length > 0 && <LeftOut meter={meter} machine={machine} />}
     </div>
+  );
+}
+
+const MOST_FAULTS = 3;
+
+/** The figures that were left out, and the way to put them right. */
+function LeftOut({
+  meter,
+  machine,
+}: {
+  readonly meter: BoardMeter;
+  readonly machine: MachineId;
+}): ReactElement {
+  const { faults } = meter;
+  return (
+    <ul className="text-fine text-soon-text">
+      {faults.slice(0, MOST_FAULTS).map(({ section, id, day, dial }) => (
+        <li key={id}>
+          Left out, does not agree: {dialFigureWithUnit(dial, meter.meter.unit)} on {fullDate(day)}.{" "}
+          <Link to={correctionPath(machine, section, id)} className="inline-block py-1 underline">
+            Correct it
+          </Link>
+        </li>
+      ))}
+      {faults.length > MOST_FAULTS && (
+        <li>and {counted(faults.length - MOST_FAULTS, "more", "more")}</li>
+      )}
+    </ul>
   );
 }
 

@@ -10,9 +10,9 @@ import {
 
 /** Something that happened to a machine, as its history shows it. */
 export type HistoryItem =
-  | { readonly kind: "entry"; readonly record: Entry }
-  | { readonly kind: "reading"; readonly record: Reading }
-  | { readonly kind: "meterChange"; readonly record: MeterChange };
+  | { readonly kind: "entries"; readonly record: Entry }
+  | { readonly kind: "readings"; readonly record: Reading }
+  | { readonly kind: "meterChanges"; readonly record: MeterChange };
 
 /** The day of a history item. */
 export function historyDay({ record }: HistoryItem): DayNumber {
@@ -22,9 +22,9 @@ export function historyDay({ record }: HistoryItem): DayNumber {
 /** All that happened to a machine, latest first; superseded records stay in it. */
 export function historyOf(book: MachineBook): HistoryItem[] {
   const items: HistoryItem[] = [
-    ...book.entries.map((record) => ({ kind: "entry" as const, record })),
-    ...book.readings.map((record) => ({ kind: "reading" as const, record })),
-    ...book.meterChanges.map((record) => ({ kind: "meterChange" as const, record })),
+    ...book.entries.map((record) => ({ kind: "entries" as const, record })),
+    ...book.readings.map((record) => ({ kind: "readings" as const, record })),
+    ...book.meterChanges.map((record) => ({ kind: "meterChanges" as const, record })),
   ];
   return items.sort(
     (one, other) =>

@@ -16,6 +16,7 @@ import {
   type Result,
   type Settings,
 } from "@yonderfell/core";
+import { lookingAhead } from "../../data/lookingAhead.js";
 import { movesBetween, type Move } from "../../words/moves.js";
 
 /** The sign before decimals; the other one parts thousands. */
@@ -33,17 +34,6 @@ export function understood(
 export type Outlook =
   | { readonly code: "fits"; readonly moves: readonly Move[]; readonly after: BoardMachine }
   | { readonly code: "stopped"; readonly issue: ReadMeterIssue };
-
-/** Numbers only for looking ahead: nothing made with them is stored. */
-function lookingAhead(today: DayNumber): Parameters<typeof readMeter>[2] {
-  let count = 0;
-  const next = (): number => (count += 1);
-  return {
-    today,
-    newId: () => `looking-ahead-${next()}`,
-    nextSeq: () => Number.MAX_SAFE_INTEGER - 1000 + next(),
-  };
-}
 
 /** What a reading would move, or what stands in its way. */
 export function outlookOf(

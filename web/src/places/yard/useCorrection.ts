@@ -1,0 +1,47 @@
+import type { FigureIssue, MachineBook, NotCorrectable } from "@yonderfell/core";
+import { useState, type FormEvent } from "react";
+import { useNavigate } from "react-router";
+import { toast } from "sonner";
+import { surroundings, useBook } from "../../app/openBook.js";
+import type { MachineCommand } from "../../data/bookStorage.js";
+import { lookingAhead } from "../../data/lookingAhead.js";
+import { errorWords } from "../../words/errorWords.js";
+
+/** What stands in the way of correcting a figure. */
+export type CorrectionIssue = FigureIssue | NotCorrectable;
+
+/** A correction of figures in hand. */
+export interface Correction {
+  /** What stands in its way as it is filled in; null where it can be saved. */
+  readonly issue: CorrectionIssue | null;
+  readonly failure: string;
+  readonly save: (event: FormEvent) => void;
+}
+
+/** A correction on a machine: tried at every change, saved when asked, and then back to the machine. */
+export function useCorrection(
+  book: MachineBook,
+  command: MachineCommand<CorrectionIssue>,
+): Correction {
+  const { storage } = useBook();
+  const navigate = useNavigate();
+  const [failure, setFailure] = useState("");
+  const { id } = book.machines[0];
+  const { today } = surroundings();
+  const tried = command(book, lookingAhead(today));
+  const issue = tried.ok ? null : (tried.issues[0] ?? null);
+  const write = async (): Promise<void> => {
+    const result = await storage.perform(id, command, surroundings());
+    if (!result.ok) return setFailure("The book has changed in the meantime; look again.");
+    toast.success("Corrected. The old record stays in the history.");
+    await navigate(`/yard/${encodeURIComponent(id)}`);
+  };
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    if (issue !== null) return;
+    write().catch((error: unknown) =>
+      setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+    );
+  };
+  return { issue, failure, save };
+}
