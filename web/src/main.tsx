@@ -3,8 +3,7 @@ import "@fontsource-variable/atkinson-hyperlegible-next/wght.css";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
-import { RouterProvider } from "react-router/dom";
-import { router } from "./app/router.js";
+import { App } from "./app/App.js";
 import { store } from "./app/store.js";
 import "./app/styles.css";
 
@@ -13,7 +12,7 @@ if (root === null) throw new Error("the page has no root element");
 createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <App />
     </Provider>
   </StrictMode>,
 );

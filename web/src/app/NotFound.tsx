@@ -1,22 +1,17 @@
 import type { ReactElement } from "react";
-import { isRouteErrorResponse, useRouteError } from "react-router";
+import { Link } from "react-router";
+import { Page } from "../ui/Page.js";
 
-/** What stands where an address leads nowhere or a place could not be shown. */
-export function NotFound(): ReactElement {
-  const error = useRouteError();
-  const isMissing = isRouteErrorResponse(error) && error.status === 404;
-  const reason = error instanceof Error ? error.message : "";
+/** What stands where an address leads nowhere. */
+export default function NotFound(): ReactElement {
   return (
-    <main className="p-7">
-      <h1 className="text-title font-bold">
-        {isMissing ? "There is nothing at this address" : "This place could not be shown"}
-      </h1>
-      <p className="my-3">
-        {isMissing ? "The address may be mistyped." : `${reason} Nothing that was saved is lost.`}
+    <Page title="There is nothing at this address">
+      <p className="py-4">
+        The address may be mistyped.{" "}
+        <Link to="/ahead" className="text-clear underline">
+          Go to Ahead
+        </Link>
       </p>
-      <a href="/ahead" className="text-clear underline">
-        Go to Ahead
-      </a>
-    </main>
+    </Page>
   );
 }

@@ -1,7 +1,6 @@
 import { Gauge, Moon, Sun } from "lucide-react";
 import { lazy, Suspense, type ReactElement } from "react";
-import { NavLink, Outlet, useLoaderData } from "react-router";
-import { Toaster } from "sonner";
+import { NavLink, Outlet } from "react-router";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
 import { OpenBookProvider } from "./openBook.js";
@@ -13,15 +12,16 @@ import { useKeys } from "./useKeys.js";
 import { useTheme } from "./useTheme.js";
 import { useToday } from "./useToday.js";
 
+const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
 
 /** The frame of every place: where one is, where one can go, which book is open, what day it is. */
-export default function Shell(): ReactElement {
-  const entry = useLoaderData<BookEntry>();
+export default function Shell({ entry }: { readonly entry: BookEntry }): ReactElement {
   useKeys();
   useToday();
   const isNight = useTheme();
   const isReadingMeter = useAppSelector((state) => state.session.isReadingMeter);
+  const hasNotices = useAppSelector((state) => state.session.hasNotices);
   return (
     <OpenBookProvider key={entry.id} entry={entry}>
       <a
@@ -33,14 +33,20 @@ export default function Shell(): ReactElement {
       <TopBar bookName={entry.name} isNight={isNight} />
       <BoardNotice />
       <div id="place">
-        <Outlet />
+        <Suspense>
+          <Outlet />
+        </Suspense>
       </div>
       {isReadingMeter && (
         <Suspense>
           <ReadMeter />
         </Suspense>
       )}
-      <Toaster theme={isNight ? "dark" : "light"} position="bottom-right" />
+      {hasNotices && (
+        <Suspense>
+          <Notices isNight={isNight} />
+        </Suspense>
+      )}
     </OpenBookProvider>
   );
 }

@@ -10,6 +10,16 @@ export interface SessionState {
   readonly isReadingMeter: boolean;
   /** What the reading line starts with when opened from a machine. */
   readonly readingLine: string;
+  /** Notes given and not yet shown. */
+  readonly notices: readonly Notice[];
+  /** Whether any note has been given in this sitting. */
+  readonly hasNotices: boolean;
+}
+
+/** A short note to the person. */
+export interface Notice {
+  readonly isGood: boolean;
+  readonly words: string;
 }
 
 const initialState: SessionState = {
@@ -17,6 +27,8 @@ const initialState: SessionState = {
   openTask: "",
   isReadingMeter: false,
   readingLine: "",
+  notices: [],
+  hasNotices: false,
 };
 
 const slice = createSlice({
@@ -33,9 +45,22 @@ const slice = createSlice({
       isReadingMeter: true,
       readingLine: action.payload,
     }),
+    noticeGiven: (state, action: PayloadAction<Notice>) => ({
+      ...state,
+      notices: [...state.notices, action.payload],
+      hasNotices: true,
+    }),
+    noticesShown: (state) => ({ ...state, notices: [] }),
     meterReadingClosed: (state) => ({ ...state, isReadingMeter: false }),
   },
 });
 
-export const { dayCame, taskOpened, meterReadingOpened, meterReadingClosed } = slice.actions;
+export const {
+  dayCame,
+  taskOpened,
+  meterReadingOpened,
+  meterReadingClosed,
+  noticeGiven,
+  noticesShown,
+} = slice.actions;
 export const sessionReducer = slice.reducer;

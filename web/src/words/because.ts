@@ -268,14 +268,18 @@ function regimeWords({ task, regime }: TaskReckoning, { machine }: Place): strin
   return [`By the ${regime} intervals.${fallback}${reason}`];
 }
 
-/** Why a task is doubtful, meter by meter. */
+/** Why a task is doubtful: limits that are not known, meters that are stale or stopped. */
 export function doubtWords(
   { limits, doubtful }: TaskReckoning,
   { machine, today }: Place,
 ): string[] {
   if (!doubtful) return [];
+  const unknown = limits.filter((limit) => limit.status === "unknown");
+  const names = unknown.map((limit) => `the ${limitName(limit, machine)}`);
+  const notKnown =
+    names.length === 0 ? [] : [`Doubtful: ${names.join(" and ")} cannot be reckoned.`];
   const meters = new Set(limits.flatMap((limit) => (limit.kind === "meter" ? [limit.meter] : [])));
-  return [...meters].flatMap((id) => {
+  const onMeters = [...meters].flatMap((id) => {
     const meter = meterOf(machine, id);
     if (meter === undefined) return [];
     if (meter.stoppedOn !== null) {
@@ -289,4 +293,5 @@ export function doubtWords(
       `Doubtful: the ${meterName(meter)} was last read ${fullDate(meter.lastOn)}, ${spanOfDays(today - meter.lastOn)} ago.`,
     ];
   });
+  return [...notKnown, ...onMeters];
 }

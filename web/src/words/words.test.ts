@@ -87,6 +87,11 @@ test.each([
     "t-hatch-belt",
     "[Odometer limit, 60-month limit] No record of it, and the machine came without its history",
   ],
+  [
+    "m-hatch",
+    "t-hatch-belt",
+    "Doubtful: the odometer limit and the 60-month limit cannot be reckoned.",
+  ],
   ["m-hatch", "t-hatch-running-in", "Nothing is due until it is done again."],
 ])("the reasons of %s %s hold what can be checked by hand", (machine, task, words) => {
   expect(reasons(onTheBoard(machine), task)).toContain(words);

@@ -3,7 +3,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { Download } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { toast } from "sonner";
+import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
@@ -81,9 +81,9 @@ function ExportButton(): ReactElement {
   const save = async (): Promise<void> => {
     try {
       const name = await exportBook(storage, entry.name, new Date());
-      toast.success(`The book is in ${name}.`);
+      notifySuccess(`The book is in ${name}.`);
     } catch (error) {
-      toast.error(
+      notifyFailure(
         `The book could not be written to a file: ${errorWords(error)}. Nothing in it is changed.`,
       );
     }

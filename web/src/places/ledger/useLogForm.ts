@@ -8,7 +8,7 @@ import {
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent } from "react";
 import { useForm, useWatch, type UseFormReturn } from "react-hook-form";
-import { toast } from "sonner";
+import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -87,7 +87,7 @@ function useSaveWork(
     if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
     await storage.dropDraft(draftKey);
     setSaved({ tasks: values.tasks, moves: outlook.moves });
-    toast.success(correcting === null ? "Saved in the log." : "Corrected.");
+    notifySuccess(correcting === null ? "Saved in the log." : "Corrected.");
   };
   const write = (values: LogForm): Promise<void> =>
     store(values).catch((error: unknown) =>

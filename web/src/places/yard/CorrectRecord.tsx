@@ -11,7 +11,7 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { toast } from "sonner";
+import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
@@ -128,13 +128,13 @@ function Withdraw({
         surroundings(),
       );
       if (!result.ok) {
-        toast.error("It has been corrected already; look in the history.");
+        notifyFailure("It has been corrected already; look in the history.");
         return;
       }
-      toast.success("Withdrawn. It stays in the history.");
+      notifySuccess("Withdrawn. It stays in the history.");
       await navigate(`/yard/${encodeURIComponent(machine)}`);
     } catch (error) {
-      toast.error(`It was not withdrawn: ${errorWords(error)}.`);
+      notifyFailure(`It was not withdrawn: ${errorWords(error)}.`);
     }
   };
   return (

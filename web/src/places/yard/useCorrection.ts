@@ -1,7 +1,7 @@
 import type { FigureIssue, MachineBook, NotCorrectable } from "@yonderfell/core";
 import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
-import { toast } from "sonner";
+import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
@@ -33,7 +33,7 @@ export function useCorrection(
   const write = async (): Promise<void> => {
     const result = await storage.perform(id, command, surroundings());
     if (!result.ok) return setFailure("The book has changed in the meantime; look again.");
-    toast.success("Corrected. The old record stays in the history.");
+    notifySuccess("Corrected. The old record stays in the history.");
     await navigate(`/yard/${encodeURIComponent(id)}`);
   };
   const save = (event: FormEvent): void => {

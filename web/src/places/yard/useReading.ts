@@ -11,7 +11,7 @@ import {
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
-import { toast } from "sonner";
+import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
@@ -131,7 +131,7 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     if (issue !== undefined) return setFailure(issueWords(issue, meter, today));
     const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, meter.unit)} on ${fullDate(wanted.day)}`;
     setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
-    toast.success(`Saved. ${words}.`);
+    notifySuccess(`Saved. ${words}.`);
     retype("");
     field.current?.focus();
   };

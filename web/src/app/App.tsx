@@ -1,0 +1,40 @@
+import { lazy, Suspense, type ReactElement } from "react";
+import { BrowserRouter, Navigate, Route, Routes } from "react-router";
+import { Failure } from "./Failure.js";
+import { LastOpenedBook } from "./LastOpenedBook.js";
+import { OpenDemonstration } from "./OpenDemonstration.js";
+
+const Welcome = lazy(() => import("../places/welcome/Welcome.js"));
+const Ahead = lazy(() => import("../places/ahead/Ahead.js"));
+const Yard = lazy(() => import("../places/yard/Yard.js"));
+const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
+const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
+const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
+const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
+const NotFound = lazy(() => import("./NotFound.js"));
+
+/** All addresses of the program; each place loads its own code. */
+export function App(): ReactElement {
+  return (
+    <BrowserRouter>
+      <Failure>
+        <Suspense>
+          <Routes>
+            <Route path="/welcome" element={<Welcome />} />
+            <Route path="/demonstration" element={<OpenDemonstration />} />
+            <Route element={<LastOpenedBook />}>
+              <Route index element={<Navigate to="/ahead" replace />} />
+              <Route path="/ahead" element={<Ahead />} />
+              <Route path="/yard" element={<Yard />} />
+              <Route path="/yard/:machineId" element={<MachinePage />} />
+              <Route path="/log/:machineId" element={<LogWork />} />
+              <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
+              <Route path="/ledger" element={<Ledger />} />
+              <Route path="*" element={<NotFound />} />
+            </Route>
+          </Routes>
+        </Suspense>
+      </Failure>
+    </BrowserRouter>
+  );
+}

@@ -1,0 +1,23 @@
+import type { ReactElement } from "react";
+import { Navigate } from "react-router";
+import { openDemonstration } from "../data/demonstration.js";
+import type { BookEntry } from "../data/registry.js";
+import { currentDay } from "./today.js";
+import { useAwaited } from "./useAwaited.js";
+
+let opening: Promise<BookEntry> | null = null;
+
+/** Opening the demonstration is begun once, however often it is asked for at the same time. */
+function open(): Promise<BookEntry> {
+  opening ??= openDemonstration(currentDay()).finally(() => {
+    opening = null;
+  });
+  return opening;
+}
+
+/** Opens the demonstration book and goes to Ahead. */
+export function OpenDemonstration(): ReactElement | null {
+  const opened = useAwaited(open);
+  if (opened.code === "failed") throw opened.error;
+  return opened.code === "here" ? <Navigate to="/ahead" replace /> : null;
+}
