@@ -27,7 +27,7 @@ export default {
     {
       name: "server-and-cli-know-only-core",
       severity: "error",
-      from: { path: "^(server|cli)/" },
+      from: { path: "^(server|cli)/", pathNot: "\\.test\\.ts$" },
       to: { path: "^(web|demo|e2e|bench)/" },
     },
     {

@@ -121,6 +121,29 @@ test("work begun and not saved is there again after a reload", async () => {
   expect(await page.$eval("textarea", (area) => area.value)).toBe("Nearside front slow leak");
 });
 
+test("a figure in logged work that does not agree is asked about, and the answer is recorded with it", async () => {
+  const { page, address } = app;
+  await page.goto(`${address}log/m-bus?task=t-bus-cabin`);
+  await page.waitForSelector("[data-next='t-bus-cabin']");
+  await page.focus("input[inputmode=decimal]");
+  await page.keyboard.down("Control");
+  await page.keyboard.press("a");
+  await page.keyboard.up("Control");
+  await page.keyboard.type("12");
+  await waitForWords(page, "Odometer: That is below");
+  expect(await page.$eval("button[type=submit]", (button) => button.disabled)).toBe(true);
+  await page.click("[role=radio][value=right]");
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.click("[role=radio][value=replaced]");
+  await waitForWords(page, "Old one ended at");
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Saved in the log.");
+  await page.goto(`${address}yard/m-bus`);
+  await page.waitForFunction(() => document.body.innerText.match(/Meter replaced/g)?.length === 2);
+  expect(await wordsOf(page, "main")).toContain("12 km, ");
+});
+
 test("a corrected entry takes the place of the old one, which stays in the history", async () => {
   const { page, address } = app;
   await page.goto(`${address}yard/m-bus`);

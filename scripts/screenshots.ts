@@ -64,6 +64,11 @@ const SHOTS: readonly Shot[] = [
     wait: "Library bus",
     then: readLine("07 9420", "Which is it?"),
   },
+  {
+    name: "correct-reading",
+    path: "correct/m-hatch/readings/r-h1-odo-412",
+    wait: "Save the correction",
+  },
   { name: "ledger", path: "ledger", wait: "The log" },
 ];
 

@@ -40,6 +40,7 @@ export * from "./quantity/parseFigure.js";
 export * from "./meter/parseReadingLine.js";
 export * from "./meter/figureDoubt.js";
 export * from "./meter/readMeter.js";
+export * from "./meter/settleFigure.js";
 export * from "./ledger/corrections.js";
 export * from "./ledger/logWork.js";
 export * from "./schedule/board.js";

@@ -15,7 +15,6 @@ const WORK: LogWorkInput = {
   tasks: ["t-bus-oil" as TaskId],
   figures: [],
   note: "",
-  figuresAreRight: false,
 };
 
 /** What every book storage must do, whatever it is made of. */

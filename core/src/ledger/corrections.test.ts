@@ -6,7 +6,7 @@ import { machineBookOf, type MachineBook } from "../book/machineBook.js";
 import { readBookData } from "../book/readBook.js";
 import type { Result } from "../book/result.js";
 import { dayOf } from "../calendar/dayNumber.js";
-import { meterReckoningOf } from "../meter/readMeter.js";
+import { meterReckoningOf } from "../meter/settleFigure.js";
 import { correctEntry, correctMeterChange, correctReading, withdrawRecord } from "./corrections.js";
 
 const TODAY = dayOf("2026-03-01");
@@ -67,9 +67,8 @@ test("a corrected entry takes the place of the old one, which stays, with the fi
   const input = {
     day: dayOf("2026-02-11"),
     tasks: ["belt" as TaskId],
-    figures: [{ meter: ODO, value: 1250, estimated: false }],
+    figures: [{ meter: ODO, value: 1250, estimated: false, answer: null }],
     note: "",
-    figuresAreRight: false,
   };
   const { entries } = after(correctEntry(van(), "e1" as EntryId, input, context()));
   expect(entries).toHaveLength(2);

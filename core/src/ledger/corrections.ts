@@ -9,16 +9,15 @@ import type { Reading } from "../book/reading.js";
 import { failure, success } from "../book/result.js";
 import type { DatedSection } from "../book/sections.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
-import { contradictedPoints, figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
-import { makeRoom } from "../meter/makeRoom.js";
-import { meterReckoningOf } from "../meter/readMeter.js";
 import {
-  entryOf,
-  roomForFigures,
-  workIssues,
-  type LogWorkInput,
-  type LogWorkIssue,
-} from "./logWork.js";
+  meterReckoningOf,
+  settleFigure,
+  type FigureAnswer,
+  type FigureIssue,
+} from "../meter/settleFigure.js";
+import { entryOf, settleWork, type LogWorkInput, type LogWorkIssue } from "./logWork.js";
+
+const RIGHT: FigureAnswer = { code: "right" };
 
 /** What stands in the way of any correction. */
 export type NotCorrectable =
@@ -38,7 +37,7 @@ function standing<T extends Reading | MeterChange | Entry>(
 }
 
 /** The book as if a record counted for nothing; what it replaced stays replaced. */
-function without(book: MachineBook, section: DatedSection, id: string): MachineBook {
+export function bookWithout(book: MachineBook, section: DatedSection, id: string): MachineBook {
   const records = (book[section] as readonly { readonly id: string }[]).map((record) =>
     record.id === id ? { ...record, void: true } : record,
   );
@@ -57,14 +56,12 @@ export function correctEntry(
 ): CommandResult<LogWorkIssue | NotCorrectable> {
   const old = standing(book.entries, id);
   if (typeof old === "string") return failure([{ code: old }]);
-  const rest = without(book, "entries", id);
-  const issues = workIssues(rest, input, context.today);
-  if (issues.length > 0) return failure(issues);
-  const room = roomForFigures(rest, input, context);
-  if (room === null) return failure([{ code: "change-in-the-way" }]);
+  const work = settleWork(bookWithout(book, "entries", id), input, context);
+  if (!work.ok) return work;
   const { note: _note, confirmed: _confirmed, ...kept } = old;
-  const entry = put("entries", { ...kept, ...entryOf(book, input, context), replaces: old.id });
-  return success({ command: "correct-entry", records: [...room, entry] });
+  const corrected = entryOf(book, input, work.value.isConfirmed, context);
+  const entry = put("entries", { ...kept, ...corrected, replaces: old.id });
+  return success({ command: "correct-entry", records: [...work.value.records, entry] });
 }
 
 /** A reading as it should have been, in the meter's own unit. */
@@ -75,14 +72,6 @@ export interface ReadingCorrection {
   readonly figureIsRight: boolean;
 }
 
-/** What stands in the way of correcting a figure. */
-export type FigureIssue =
-  | { readonly code: "day-in-future" }
-  | { readonly code: "figure-not-a-number" }
-  | { readonly code: "figure-in-doubt"; readonly doubt: FigureDoubt }
-  | { readonly code: "change-in-the-way" }
-  | { readonly code: "changed-that-day" };
-
 /** Corrects a reading: a new one takes its place. Refused as for a reading, and where it has been corrected already. */
 export function correctReading(
   book: MachineBook,
@@ -92,29 +81,22 @@ export function correctReading(
 ): CommandResult<FigureIssue | NotCorrectable> {
   const old = standing(book.readings, id);
   if (typeof old === "string") return failure([{ code: old }]);
-  if (input.day > context.today) return failure([{ code: "day-in-future" }]);
-  if (!Number.isFinite(input.value) || input.value < 0)
-    return failure([{ code: "figure-not-a-number" }]);
-  const rest = without(book, "readings", id);
-  const reckoning = meterReckoningOf(rest, old.meter, context.today);
-  if (reckoning === null) return failure([{ code: "record-not-found" }]);
-  const doubt = figureDoubt(reckoning, input.day, input.value);
-  if (doubt !== null && !input.figureIsRight) return failure([{ code: "figure-in-doubt", doubt }]);
-  const contradicted = contradictedPoints(reckoning, input.day, input.value);
-  const wrong = contradicted.filter((point) => input.figureIsRight || point.estimated);
-  const room = makeRoom(rest, old.meter, wrong, context);
-  if (room === null) return failure([{ code: "change-in-the-way" }]);
+  const { day, value, figureIsRight } = input;
+  const figure = { meter: old.meter, day, value, answer: figureIsRight ? RIGHT : null };
+  const settled = settleFigure(bookWithout(book, "readings", id), figure, context);
+  if (!settled.ok) return settled;
   const { confirmed: _confirmed, estimated: _estimated, ...kept } = old;
   const reading: Reading = {
     ...kept,
     id: context.newId() as ReadingId,
     seq: context.nextSeq(),
     replaces: old.id,
-    date: formatDay(input.day),
-    value: input.value,
-    ...(doubt?.code === "impossible-rise" ? { confirmed: true } : {}),
+    date: formatDay(day),
+    value,
+    ...(settled.value.isConfirmed ? { confirmed: true } : {}),
   };
-  return success({ command: "correct-reading", records: [...room, put("readings", reading)] });
+  const records = [...settled.value.records, put("readings", reading)];
+  return success({ command: "correct-reading", records });
 }
 
 /** A meter change as it should have been, in the meter's own unit. */
@@ -140,9 +122,10 @@ export function correctMeterChange(
     (value) => Number.isFinite(value) && value >= 0,
   );
   if (!areFigures) return failure([{ code: "figure-not-a-number" }]);
-  const rest = meterReckoningOf(without(book, "meterChanges", id), old.meter, context.today);
-  if (rest?.dials.some((change) => change.day === day) === true)
-    return failure([{ code: "changed-that-day" }]);
+  const rest = meterReckoningOf(bookWithout(book, "meterChanges", id), old.meter, context.today);
+  if (rest?.dials.some((change) => change.day === day) === true) {
+    return failure([{ code: "changed-that-day", day }]);
+  }
   const change: MeterChange = {
     ...old,
     ...{ oldFinal, newStart, lost },

@@ -3,13 +3,16 @@ import type { CommandContext, CommandResult } from "../book/command.js";
 import type { Entry } from "../book/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/ids.js";
 import type { MachineBook } from "../book/machineBook.js";
-import { recordsByMachine } from "../book/machineRecords.js";
-import { failure, success } from "../book/result.js";
-import { DEFAULT_SETTINGS } from "../book/settings.js";
+import { failure, success, type Result } from "../book/result.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
-import { contradictedPoints, figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
-import { makeRoom } from "../meter/makeRoom.js";
-import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
+import { figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
+import {
+  meterReckoningOf,
+  settleFigure,
+  type FigureAnswer,
+  type FigureIssue,
+  type SettledFigure,
+} from "../meter/settleFigure.js";
 
 /** What a dial showed at the work, in the meter's own unit. */
 export interface WorkFigure {
@@ -17,6 +20,8 @@ export interface WorkFigure {
   readonly value: number;
   /** Reckoned and accepted untouched, not read. */
   readonly estimated: boolean;
+  /** What the person says of it where it does not agree with the others. */
+  readonly answer: FigureAnswer | null;
 }
 
 /** Work done on a machine on a day. */
@@ -25,8 +30,6 @@ export interface LogWorkInput {
   readonly tasks: readonly TaskId[];
   readonly figures: readonly WorkFigure[];
   readonly note: string;
-  /** The person has looked at figures in doubt and says they are right. */
-  readonly figuresAreRight: boolean;
 }
 
 /** What stands in the way of logging work. */
@@ -34,59 +37,74 @@ export type LogWorkIssue =
   | { readonly code: "nothing-done" }
   | { readonly code: "task-not-found"; readonly task: TaskId }
   | { readonly code: "day-in-future" }
-  | { readonly code: "meter-not-found"; readonly meter: MeterId }
-  | { readonly code: "figure-not-a-number"; readonly meter: MeterId }
-  | { readonly code: "change-in-the-way" }
-  | { readonly code: "figure-in-doubt"; readonly meter: MeterId; readonly doubt: FigureDoubt };
+  | { readonly code: "figure-refused"; readonly meter: MeterId; readonly issue: FigureIssue };
 
 /**
- * Logs work: one entry of the log. Refused: neither task nor note, a task that is not the machine's,
- * a day after today, a figure that is not a number of at least 0, and a figure that disagrees with
- * the others unless the person has said that it is right.
+ * Logs work: one entry of the log, with what lets its figures stand. Refused: neither task nor note,
+ * a task that is not the machine's, a day after today, and figures that {@link settleFigure} refuses.
  */
 export function logWork(
   book: MachineBook,
   input: LogWorkInput,
   context: CommandContext,
 ): CommandResult<LogWorkIssue> {
-  const issues = workIssues(book, input, context.today);
-  if (issues.length > 0) return failure(issues);
-  const room = roomForFigures(book, input, context);
-  if (room === null) return failure([{ code: "change-in-the-way" }]);
-  const entry = put("entries", entryOf(book, input, context));
-  return success({ command: "log-work", records: [...room, entry] });
+  const work = settleWork(book, input, context);
+  if (!work.ok) return work;
+  const entry = put("entries", entryOf(book, input, work.value.isConfirmed, context));
+  return success({ command: "log-work", records: [...work.value.records, entry] });
 }
 
-/** Sets aside what the figures contradict: figures that were only reckoned, and all others once the person has said these are right. */
-export function roomForFigures(
+/** Checks work, and settles its figures one after the other, each beside what the ones before have changed. */
+export function settleWork(
   book: MachineBook,
   input: LogWorkInput,
   context: CommandContext,
-): RecordChange[] | null {
+): Result<SettledFigure, LogWorkIssue> {
+  const issues = workIssues(book, input, context.today);
+  const records: RecordChange[] = [];
+  let isConfirmed = false;
   let current = book;
-  const changes: RecordChange[] = [];
-  for (const { meter, value, estimated } of input.figures) {
-    const reckoning = metersOf(current, context.today).get(meter);
-    if (reckoning === undefined || estimated) continue;
-    const contradicted = contradictedPoints(reckoning, input.day, value);
-    const wrong = contradicted.filter((point) => input.figuresAreRight || point.estimated);
-    const room = makeRoom(current, meter, wrong, context);
-    if (room === null) return null;
-    changes.push(...room);
-    current = applyChange(current, { command: "log-work", records: room });
+  for (const { meter, value, estimated, answer } of input.figures) {
+    if (input.day > context.today) break;
+    const settled = settleOne(
+      current,
+      { meter, day: input.day, value, answer },
+      estimated,
+      context,
+    );
+    if (!settled.ok) {
+      issues.push(
+        ...settled.issues.map((issue) => ({ code: "figure-refused" as const, meter, issue })),
+      );
+      continue;
+    }
+    records.push(...settled.value.records);
+    isConfirmed ||= settled.value.isConfirmed;
+    current = applyChange(current, { command: "log-work", records: settled.value.records });
   }
-  return changes;
+  return issues.length > 0 ? failure(issues) : success({ records, isConfirmed });
 }
 
-function metersOf(book: MachineBook, today: DayNumber): Map<MeterId, MeterReckoning> {
-  const records = recordsByMachine(book).get(book.machines[0].id);
-  return records === undefined
-    ? new Map<MeterId, MeterReckoning>()
-    : reckonMeters(records, DEFAULT_SETTINGS, today);
+/** A figure that was only reckoned contradicts nothing; it must still be a figure of a meter there is. */
+function settleOne(
+  book: MachineBook,
+  input: Parameters<typeof settleFigure>[1],
+  isEstimated: boolean,
+  context: CommandContext,
+): Result<SettledFigure, FigureIssue> {
+  const settled = settleFigure(book, input, context);
+  const isDoubt = !settled.ok && settled.issues[0]?.code === "figure-in-doubt";
+  if (isEstimated && (settled.ok || isDoubt)) return success({ records: [], isConfirmed: false });
+  return settled;
 }
 
 /** The entry that logged work leaves. */
-export function entryOf(book: MachineBook, input: LogWorkInput, context: CommandContext): Entry {
+export function entryOf(
+  book: MachineBook,
+  input: LogWorkInput,
+  isConfirmed: boolean,
+  context: CommandContext,
+): Entry {
   const note = input.note.trim();
   return {
     id: context.newId() as EntryId,
@@ -97,16 +115,11 @@ export function entryOf(book: MachineBook, input: LogWorkInput, context: Command
     estimatedMeters: input.figures.filter((figure) => figure.estimated).map(({ meter }) => meter),
     tasks: [...input.tasks],
     ...(note === "" ? {} : { note }),
-    ...(input.figuresAreRight ? { confirmed: true } : {}),
+    ...(isConfirmed ? { confirmed: true } : {}),
   };
 }
 
-/** What stands in the way, in the order of the form. */
-export function workIssues(
-  book: MachineBook,
-  input: LogWorkInput,
-  today: DayNumber,
-): LogWorkIssue[] {
+function workIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
   const issues: LogWorkIssue[] = [];
   if (input.tasks.length === 0 && input.note.trim() === "") issues.push({ code: "nothing-done" });
   const tasks = new Set(book.tasks.map((task) => task.id));
@@ -114,17 +127,20 @@ export function workIssues(
     if (!tasks.has(task)) issues.push({ code: "task-not-found", task });
   }
   if (input.day > today) issues.push({ code: "day-in-future" });
-  return [...issues, ...figureIssues(book, input, today)];
+  return issues;
 }
 
-function figureIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
-  const meters = metersOf(book, today);
-  return input.figures.flatMap(({ meter, value, estimated }): LogWorkIssue[] => {
-    const reckoning = meters.get(meter);
-    if (reckoning === undefined) return [{ code: "meter-not-found", meter }];
-    if (!Number.isFinite(value) || value < 0) return [{ code: "figure-not-a-number", meter }];
-    if (input.figuresAreRight || estimated) return [];
-    const doubt = figureDoubt(reckoning, input.day, value);
-    return doubt === null ? [] : [{ code: "figure-in-doubt", meter, doubt }];
-  });
+/** The figures of work that do not agree with the others, by meter, whatever has been answered. */
+export function workDoubts(
+  book: MachineBook,
+  input: LogWorkInput,
+  today: DayNumber,
+): Map<MeterId, FigureDoubt> {
+  const doubts = new Map<MeterId, FigureDoubt>();
+  for (const { meter, value, estimated } of input.figures) {
+    const reckoning = estimated ? null : meterReckoningOf(book, meter, today);
+    const doubt = reckoning === null ? null : figureDoubt(reckoning, input.day, value);
+    if (doubt !== null) doubts.set(meter, doubt);
+  }
+  return doubts;
 }

@@ -5,9 +5,10 @@ import type { MachineId, MeterId, TaskId } from "../book/ids.js";
 import { machineBookOf, type MachineBook } from "../book/machineBook.js";
 import type { Machine } from "../book/machine.js";
 import { dayOf } from "../calendar/dayNumber.js";
-import { logWork, type LogWorkInput } from "../ledger/logWork.js";
+import { logWork, workDoubts, type LogWorkInput } from "../ledger/logWork.js";
 import { parseReadingLine } from "./parseReadingLine.js";
-import { meterReckoningOf, readMeter, type FigureAnswer } from "./readMeter.js";
+import { readMeter } from "./readMeter.js";
+import { meterReckoningOf, type FigureAnswer } from "./settleFigure.js";
 
 const ODO = "odo" as MeterId;
 const TODAY = dayOf("2026-03-01");
@@ -123,12 +124,11 @@ const WORK: LogWorkInput = {
   tasks: ["oil" as TaskId],
   figures: [],
   note: "",
-  figuresAreRight: false,
 };
 const WITH_OIL = { readings: READ, tasks: [task("oil", [{ months: 12 }])] };
 
 test("logged work is one entry with its figures, the untouched ones marked estimated", () => {
-  const figures = [{ meter: ODO, value: 1450, estimated: true }];
+  const figures = [{ meter: ODO, value: 1450, estimated: true, answer: null }];
   const result = logWork(vanBook(WITH_OIL), { ...WORK, figures, note: " clean " }, context());
   if (!result.ok) throw new Error("refused");
   expect(result.value.records.map(({ section, after }) => [section, after])).toEqual([
@@ -150,12 +150,42 @@ test.each<[string, Partial<LogWorkInput>]>([
   ["nothing-done", { tasks: [] }],
   ["task-not-found", { tasks: ["x" as TaskId] }],
   ["day-in-future", { day: dayOf("2026-03-02") }],
-  ["meter-not-found", { figures: [{ meter: "x" as MeterId, value: 1, estimated: false }] }],
-  ["figure-not-a-number", { figures: [{ meter: ODO, value: Number.NaN, estimated: false }] }],
-  ["figure-in-doubt", { figures: [{ meter: ODO, value: 3, estimated: false }] }],
+  [
+    "meter-not-found",
+    { figures: [{ meter: "x" as MeterId, value: 1, estimated: false, answer: null }] },
+  ],
+  [
+    "figure-not-a-number",
+    { figures: [{ meter: ODO, value: Number.NaN, estimated: false, answer: null }] },
+  ],
+  ["figure-in-doubt", { figures: [{ meter: ODO, value: 3, estimated: false, answer: null }] }],
 ])("work is refused: %s", (code, part) => {
   const result = logWork(vanBook(WITH_OIL), { ...WORK, ...part }, context());
-  expect(result.ok ? "accepted" : result.issues[0]?.code).toBe(code);
+  const [issue] = result.ok ? [] : result.issues;
+  expect(issue?.code === "figure-refused" ? issue.issue.code : issue?.code).toBe(code);
+});
+
+test("work with a figure of a new dial records the replaced meter with it", () => {
+  const answer = {
+    code: "replaced",
+    day: dayOf("2026-02-20"),
+    oldFinal: 1410,
+    newStart: 0,
+    lost: 0,
+  } as const;
+  const figures = [{ meter: ODO, value: 60, estimated: false, answer }];
+  const result = logWork(vanBook(WITH_OIL), { ...WORK, figures }, context());
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  expect(result.value.records.map((record) => record.section)).toEqual(["meterChanges", "entries"]);
+  const after = applyChange(vanBook(WITH_OIL), result.value);
+  expect(meterReckoningOf(after, ODO, TODAY)).toMatchObject({ dial: 60, faults: [] });
+});
+
+test("figures of work that do not agree are named by meter", () => {
+  const figures = [{ meter: ODO, value: 3, estimated: false, answer: null }];
+  expect([...workDoubts(vanBook(WITH_OIL), { ...WORK, figures }, TODAY).keys()]).toEqual([ODO]);
+  const reckoned = [{ meter: ODO, value: 3, estimated: true, answer: null }];
+  expect(workDoubts(vanBook(WITH_OIL), { ...WORK, figures: reckoned }, TODAY).size).toBe(0);
 });
 
 const MACHINES = [

@@ -1,8 +1,8 @@
 import type { BoardMachine, DayNumber } from "@yonderfell/core";
 import type { LogIssue } from "../places/ledger/logModel.js";
-import { fullDate } from "./format.js";
+import { fullDate, sentence } from "./format.js";
 import { meterName, meterOf } from "./limitWords.js";
-import { doubtWordsFor } from "./readingWords.js";
+import { figureIssueWords } from "./readingWords.js";
 
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
@@ -23,18 +23,14 @@ export function logIssueWords(
       return "Choose the day it was done.";
     case "day-in-future":
       return `The day is after today, ${fullDate(today)}; choose the day it was done.`;
-    case "meter-not-found":
-      return "One of the meters is no longer in the book; open the page again.";
     case "figure-unreadable":
-    case "figure-not-a-number":
       return `The ${named(issue.meter)}: type a figure of 0 or more, or leave it empty.`;
-    case "change-in-the-way":
-      return "A meter change recorded in the history does not agree with these figures; correct that change first.";
-    case "figure-in-doubt": {
+    case "figure-refused": {
       const meter = meterOf(machine, issue.meter);
-      return meter === undefined
-        ? ""
-        : `The ${named(issue.meter)}: ${doubtWordsFor(issue.doubt, meter.meter).toLowerCase()}`;
+      if (meter === undefined) return "One of the meters is no longer in the book.";
+      const words = figureIssueWords(issue.issue, meter.meter, today);
+      const ask = issue.issue.code === "figure-in-doubt" ? " Say which it is." : "";
+      return `${sentence(meterName(meter))}: ${words}${ask}`;
     }
     case "record-not-found":
       return "The record is no longer in the book.";

@@ -1,11 +1,10 @@
 import type {
   DayNumber,
   FigureDoubt,
-  FigureIssue,
   NotCorrectable,
   Meter,
   ReadingLineIssue,
-  ReadMeterIssue,
+  FigureIssue,
 } from "@yonderfell/core";
 import { dialFigureWithUnit, fullDate } from "./format.js";
 
@@ -42,8 +41,8 @@ export function doubtWordsFor(doubt: FigureDoubt, meter: Meter): string {
   }
 }
 
-/** What stands in the way of saving a reading, and what to do. */
-export function readMeterIssueWords(issue: ReadMeterIssue, meter: Meter, today: DayNumber): string {
+/** What stands in the way of a figure, and what to do. */
+export function figureIssueWords(issue: FigureIssue, meter: Meter, today: DayNumber): string {
   switch (issue.code) {
     case "meter-not-found":
       return "The machine no longer has this meter; look at its page.";
@@ -63,21 +62,14 @@ export function readMeterIssueWords(issue: ReadMeterIssue, meter: Meter, today: 
 }
 
 /** What stands in the way of correcting a figure, and what to do. */
-export function correctionIssueWords(issue: FigureIssue | NotCorrectable, meter: Meter): string {
-  switch (issue.code) {
-    case "day-in-future":
-      return "The day is still to come; choose one that has been.";
-    case "figure-not-a-number":
-      return "Type figures of 0 or more.";
-    case "figure-in-doubt":
-      return doubtWordsFor(issue.doubt, meter);
-    case "change-in-the-way":
-      return "A meter change in the history does not agree with this figure; correct that change first.";
-    case "changed-that-day":
-      return "This meter has another change on that day; choose the day before or after.";
-    case "record-not-found":
-      return "The record is no longer in the book.";
-    case "already-corrected":
-      return "It has been corrected already; correct the record that took its place.";
+export function correctionIssueWords(
+  issue: FigureIssue | NotCorrectable,
+  meter: Meter,
+  today: DayNumber,
+): string {
+  if (issue.code === "record-not-found") return "The record is no longer in the book.";
+  if (issue.code === "already-corrected") {
+    return "It has been corrected already; correct the record that took its place.";
   }
+  return figureIssueWords(issue, meter, today);
 }

@@ -30,7 +30,7 @@ async function changeSomething(
   const tasks = (BOOK.tasks ?? []).filter((task) => task.machine === machine.id && random() < 0.3);
   if (random() < 0.5) {
     const ids = tasks.map((task) => task.id);
-    const work = { day, tasks: ids, figures: [], note: "seeded", figuresAreRight: false };
+    const work = { day, tasks: ids, figures: [], note: "seeded" };
     await storage.perform(machine.id, (book, context) => logWork(book, work, context), around);
   } else {
     const value = Math.round(random() * 150000);

@@ -1,85 +1,102 @@
-import type { BoardMachine, BoardMeter } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import type { BoardMachine, BoardMeter, DayNumber, FigureDoubt } from "@yonderfell/core";
+import { useRef, type ReactElement } from "react";
 import { FIELD } from "../../ui/buttons.js";
 import { sentence } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
-import type { FormFigure, LogForm, LogOutlook } from "./logModel.js";
+import { DoubtQuestion } from "../yard/DoubtQuestion.js";
+import { figuresFor, type AnswerChoice } from "../yard/figureAnswer.js";
+import { unasked, type FormFigure } from "./logModel.js";
 
 /** What the dials showed: filled in with what is reckoned, which counts as estimated unless written over. */
 export function FigureFields({
   machine,
-  form,
-  issues,
+  figures,
+  doubts,
+  today,
   onFigures,
-  onRight,
 }: {
   readonly machine: BoardMachine;
-  readonly form: LogForm;
-  readonly issues: LogOutlook["issues"];
+  readonly figures: readonly FormFigure[];
+  readonly doubts: ReadonlyMap<string, FigureDoubt>;
+  readonly today: DayNumber;
   readonly onFigures: (figures: FormFigure[]) => void;
-  readonly onRight: (isRight: boolean) => void;
 }): ReactElement {
-  const write = (meter: string, text: string): void =>
-    onFigures(
-      form.figures.map((figure) =>
-        figure.meter === meter ? { meter, text, isOwn: true } : figure,
-      ),
-    );
-  const isInDoubt =
-    issues.some((issue) => issue.code === "figure-in-doubt") || form.figuresAreRight;
+  const change = (changed: FormFigure): void =>
+    onFigures(figures.map((figure) => (figure.meter === changed.meter ? changed : figure)));
   return (
     <>
       {machine.meters.map((meter) => {
-        const figure = form.figures.find((one) => one.meter === meter.meter.id);
-        return figure === undefined ? null : (
-          <FigureField key={meter.meter.id} meter={meter} figure={figure} onWrite={write} />
+        const { id } = meter.meter;
+        const figure = figures.find((one) => one.meter === id);
+        if (figure === undefined) return null;
+        const doubt = doubts.get(id) ?? null;
+        return (
+          <FigureQuestion
+            key={id}
+            meter={meter}
+            figure={figure}
+            doubt={doubt}
+            today={today}
+            onChange={change}
+          />
         );
       })}
-      {isInDoubt && (
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 shrink-0 accent-(--clear)"
-            checked={form.figuresAreRight}
-            onChange={(event) => onRight(event.target.checked)}
-          />
-          The figure is right as it is; set aside what does not agree. If the meter was replaced,
-          record that first with Read a meter.
-        </label>
-      )}
     </>
   );
 }
 
 function hintFor({ isOwn, text }: FormFigure): string {
-  if (isOwn) return "read";
+  if (isOwn) return text === "" ? "left empty" : "read";
   return text === ""
     ? "never read; leave empty if not known"
     : "reckoned; write over it if you read it";
 }
 
-function FigureField({
+/** A figure, and the question of what it means where it does not agree with the others. */
+function FigureQuestion({
   meter,
   figure,
-  onWrite,
+  doubt,
+  today,
+  onChange,
 }: {
   readonly meter: BoardMeter;
   readonly figure: FormFigure;
-  readonly onWrite: (meter: string, text: string) => void;
+  readonly doubt: FigureDoubt | null;
+  readonly today: DayNumber;
+  readonly onChange: (figure: FormFigure) => void;
 }): ReactElement {
+  const field = useRef<HTMLInputElement>(null);
   const { id, unit } = meter.meter;
-  const ink = figure.isOwn ? "text-ink" : "text-quiet";
+  const choose = (choice: AnswerChoice): void => {
+    onChange({ ...figure, choice, answer: doubt === null ? figure.answer : figuresFor(doubt) });
+    if (choice === "typing") field.current?.select();
+  };
   return (
-    <label className="block text-fine text-quiet">
-      {sentence(meterName(meter))}, {unit}
-      <input
-        className={`${FIELD} font-mono text-[2rem] font-bold max-sm:text-[3.5rem] max-sm:leading-none ${ink}`}
-        inputMode="decimal"
-        autoComplete="off"
-        value={figure.text}
-        onChange={(event) => onWrite(id, event.target.value)}
-      />
-      {hintFor(figure)}
-    </label>
+    <div className="space-y-3">
+      <label className="block text-fine text-quiet">
+        {sentence(meterName(meter))}, {unit}
+        <input
+          ref={field}
+          className={`${FIELD} font-mono text-[2rem] font-bold max-sm:text-[3.5rem] max-sm:leading-none ${figure.isOwn ? "text-ink" : "text-quiet"}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={figure.text}
+          onChange={(event) => onChange(unasked(id, event.target.value, true))}
+        />
+        {hintFor(figure)}
+      </label>
+      {doubt !== null && (
+        <DoubtQuestion
+          doubt={doubt}
+          meter={meter.meter}
+          today={today}
+          choice={figure.choice}
+          figures={figure.answer}
+          onChoice={choose}
+          onFigures={(answer) => onChange({ ...figure, answer })}
+        />
+      )}
+    </div>
   );
 }

@@ -32,10 +32,10 @@ export function LogWorkForm(start: LogStart): ReactElement {
         <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
         <FigureFields
           machine={outlook.before}
-          form={form}
-          issues={outlook.issues}
+          figures={form.figures}
+          today={today}
+          doubts={outlook.doubts}
           onFigures={(figures) => fields.setValue("figures", figures)}
-          onRight={(isRight) => fields.setValue("figuresAreRight", isRight)}
         />
         <label className="block text-fine text-quiet">
           Note: what was found, what went in

@@ -29,7 +29,8 @@ export function TaskChoice({
           const { id, name } = task.task;
           const isDone = chosen.includes(id);
           const now = dueWords(outlook.before, id, today);
-          const next = dueWordsWithRange(outlook.after, id, today);
+          const isKnown = outlook.issues.length === 0;
+          const next = isKnown ? dueWordsWithRange(outlook.after, id, today) : "not known yet";
           return (
             <li key={id} className={`border-t border-hairline ${isDone ? "bg-raised" : ""}`}>
               <label className="flex min-h-12 flex-wrap items-center gap-x-3 px-1 py-1.5 sm:flex-nowrap">

@@ -1,5 +1,7 @@
 import {
   applyChange,
+  bookWithout,
+  workDoubts,
   correctEntry,
   lifeOn,
   logWork,
@@ -14,6 +16,7 @@ import {
   type DayNumber,
   type Entry,
   type EntryId,
+  type FigureDoubt,
   type NotCorrectable,
   type LogWorkInput,
   type LogWorkIssue,
@@ -22,6 +25,13 @@ import {
   type Settings,
   type TaskId,
 } from "@yonderfell/core";
+import {
+  answerFrom,
+  DECIMAL,
+  NO_FIGURES,
+  type AnswerChoice,
+  type AnswerFigures,
+} from "../yard/figureAnswer.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
 import { movesBetween, type Move } from "../../words/moves.js";
@@ -31,6 +41,9 @@ export interface FormFigure {
   readonly meter: string;
   readonly text: string;
   readonly isOwn: boolean;
+  /** What the person says of it where it does not agree with the others. */
+  readonly choice: AnswerChoice | null;
+  readonly answer: AnswerFigures;
 }
 
 /** The form as filled in so far; also what is kept as a draft. */
@@ -39,10 +52,12 @@ export interface LogForm {
   readonly tasks: readonly string[];
   readonly figures: readonly FormFigure[];
   readonly note: string;
-  readonly figuresAreRight: boolean;
 }
 
-const DECIMAL = ".";
+/** A figure about which nothing has been asked yet. */
+export function unasked(meter: string, text: string, isOwn: boolean): FormFigure {
+  return { meter, text, isOwn, choice: null, answer: NO_FIGURES };
+}
 
 /** What a machine's dials are reckoned to have shown on a day, as the form shows it; empty where unknown. */
 export function reckonedTexts(
@@ -69,7 +84,7 @@ export function withReckonedFigures(
 ): FormFigure[] {
   return [...reckoned].map(([meter, text]) => {
     const current = figures.find((one) => one.meter === meter);
-    return current?.isOwn === true ? current : { meter, text, isOwn: false };
+    return current?.isOwn === true ? current : unasked(meter, text, false);
   });
 }
 
@@ -90,14 +105,12 @@ export function inputFrom(form: LogForm): {
     const meter = one.meter as MeterId;
     const value = parseFigure(one.text, DECIMAL);
     if (value === null) issues.push({ code: "figure-unreadable", meter });
-    return value === null ? [] : [{ meter, value, estimated: !one.isOwn }];
+    const answer = answerFrom(one.choice, one.answer);
+    return value === null ? [] : [{ meter, value, estimated: !one.isOwn, answer }];
   });
   if (day === null || issues.length > 0) return { input: null, issues };
-  const { note, figuresAreRight } = form;
-  return {
-    input: { day, tasks: form.tasks as readonly TaskId[], figures, note, figuresAreRight },
-    issues,
-  };
+  const tasks = form.tasks as readonly TaskId[];
+  return { input: { day, tasks, figures, note: form.note }, issues };
 }
 
 /** The form of an entry as it stands, for correcting it. */
@@ -105,18 +118,13 @@ export function formOf(entry: Entry, book: MachineBook): LogForm {
   const estimated: readonly string[] = entry.estimatedMeters ?? [];
   const figures = (book.machines[0].meters ?? []).map(({ id }) => {
     const value = ownValue(entry.meters, id);
-    return {
-      meter: id,
-      text: value === undefined ? "" : String(value),
-      isOwn: !estimated.includes(id),
-    };
+    return unasked(id, value === undefined ? "" : String(value), !estimated.includes(id));
   });
   return {
     date: entry.date,
     tasks: entry.tasks ?? [],
     figures,
     note: entry.note ?? "",
-    figuresAreRight: entry.confirmed === true,
   };
 }
 
@@ -130,6 +138,8 @@ export interface LogOutlook {
   readonly after: BoardMachine;
   readonly moves: readonly Move[];
   readonly issues: readonly LogIssue[];
+  /** The figures that do not agree with the others, by meter, whatever has been answered. */
+  readonly doubts: ReadonlyMap<string, FigureDoubt>;
 }
 
 /** The command the form stands for: logging work, or correcting the entry of an id. */
@@ -153,9 +163,12 @@ export function logOutlook(
 ): LogOutlook {
   const before = reckonMachineBook(book, settings, today);
   const { input, issues } = inputFrom(form);
-  if (input === null) return { before, after: before, moves: [], issues };
+  const nothing = { before, after: before, moves: [] };
+  if (input === null) return { ...nothing, issues, doubts: new Map() };
+  const rest = correcting === null ? book : bookWithout(book, "entries", correcting);
+  const doubts = workDoubts(rest, input, today);
   const result = commandOf(input, correcting)(book, lookingAhead(today));
-  if (!result.ok) return { before, after: before, moves: [], issues: result.issues };
+  if (!result.ok) return { ...nothing, issues: result.issues, doubts };
   const after = reckonMachineBook(applyChange(book, result.value), settings, today);
-  return { before, after, moves: movesBetween(before, after, today), issues: [] };
+  return { before, after, moves: movesBetween(before, after, today), issues: [], doubts };
 }

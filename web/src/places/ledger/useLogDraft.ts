@@ -6,9 +6,22 @@ import type { LogForm } from "./logModel.js";
 const draftSchema = z.object({
   date: z.string(),
   tasks: z.array(z.string()),
-  figures: z.array(z.object({ meter: z.string(), text: z.string(), isOwn: z.boolean() })),
+  figures: z.array(
+    z.object({
+      meter: z.string(),
+      text: z.string(),
+      isOwn: z.boolean(),
+      choice: z.enum(["typing", "replaced", "rolled-over", "right"]).nullable(),
+      answer: z.object({
+        day: z.string(),
+        oldFinal: z.string(),
+        newStart: z.string(),
+        lost: z.string(),
+        rollsOverAt: z.string(),
+      }),
+    }),
+  ),
   note: z.string(),
-  figuresAreRight: z.boolean(),
 });
 
 /** Under which key the form of a machine's work, or of the correction of an entry, is kept. */

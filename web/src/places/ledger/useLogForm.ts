@@ -149,7 +149,6 @@ function freshForm(
     tasks: asked.filter((task) => known.has(task)),
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
-    figuresAreRight: false,
   };
 }
 

@@ -10,7 +10,7 @@ import { useAppSelector } from "../../app/store.js";
 import { DateField } from "../../ui/DateField.js";
 import { CorrectionFoot } from "./CorrectionFoot.js";
 import { FigureField } from "./FigureField.js";
-import { DECIMAL } from "./readingModel.js";
+import { DECIMAL } from "./figureAnswer.js";
 import { useCorrection } from "./useCorrection.js";
 
 /** Corrects the day or the figures of a meter change. */

@@ -1,5 +1,6 @@
 import type { Meter } from "@yonderfell/core";
 import type { ReactElement } from "react";
+import { useAppSelector } from "../../app/store.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { correctionIssueWords } from "../../words/readingWords.js";
 import type { Correction } from "./useCorrection.js";
@@ -14,9 +15,10 @@ export function CorrectionFoot({
   readonly meter: Meter | undefined;
   readonly hasDay: boolean;
 }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
   const words = [
     hasDay ? "" : "Choose the day.",
-    issue === null || meter === undefined ? "" : correctionIssueWords(issue, meter),
+    issue === null || meter === undefined ? "" : correctionIssueWords(issue, meter, today),
     failure,
   ].filter((line) => line !== "");
   return (

@@ -4,7 +4,7 @@ import type { ReactElement } from "react";
 import { DateField } from "../../ui/DateField.js";
 import { doubtWordsFor } from "../../words/readingWords.js";
 import { FigureField } from "./FigureField.js";
-import type { AnswerChoice, AnswerFigures } from "./readingModel.js";
+import type { AnswerChoice, AnswerFigures } from "./figureAnswer.js";
 
 interface DoubtQuestionProps {
   readonly doubt: FigureDoubt;
@@ -19,20 +19,21 @@ interface DoubtQuestionProps {
 /** Asks what a figure means that does not agree with the others. */
 export function DoubtQuestion(props: DoubtQuestionProps): ReactElement {
   const { doubt, meter, choice, onChoice } = props;
+  const heading = `doubt-${meter.id}`;
   const isRise = doubt.code === "impossible-rise";
   return (
     <div
       className="border-l-4 border-soon bg-raised px-4 py-3"
       role="group"
-      aria-labelledby="doubt"
+      aria-labelledby={heading}
     >
-      <p id="doubt">
+      <p id={heading}>
         <strong>{doubtWordsFor(doubt, meter)}</strong> Which is it?
       </p>
       <RadioGroup.Root
         value={choice ?? ""}
         onValueChange={(value) => onChoice(value as AnswerChoice)}
-        aria-labelledby="doubt"
+        aria-labelledby={heading}
         className="mt-2 grid gap-1"
       >
         <Choice value="typing" label="A typing error" rest="type the figure again" />
@@ -87,7 +88,7 @@ function ReplacedFigures(props: DoubtQuestionProps): ReactElement {
   const { figures, meter, onFigures } = props;
   const unit = meter.unit;
   return (
-    <div className="ml-8 grid gap-3 sm:grid-cols-4">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] items-start gap-3 sm:ml-8">
       <ChangeDay {...props} />
       <FigureField
         label={`Old one ended at, ${unit}`}
@@ -111,7 +112,7 @@ function ReplacedFigures(props: DoubtQuestionProps): ReactElement {
 function RolledOverFigure(props: DoubtQuestionProps): ReactElement {
   const { figures, meter, onFigures } = props;
   return (
-    <div className="ml-8 grid gap-3 sm:grid-cols-2">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] items-start gap-3 sm:ml-8">
       <ChangeDay {...props} />
       <FigureField
         label={`It begins again after, ${meter.unit}`}

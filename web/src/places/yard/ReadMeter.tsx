@@ -9,7 +9,7 @@ import { DateField } from "../../ui/DateField.js";
 import { Moves } from "../../ui/Moves.js";
 import { dialFigureWithUnit, shortDate } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
-import { lineIssueWords, readMeterIssueWords } from "../../words/readingWords.js";
+import { lineIssueWords, figureIssueWords } from "../../words/readingWords.js";
 import { DoubtQuestion } from "./DoubtQuestion.js";
 import type { Outlook } from "./readingModel.js";
 import { useReading, type ReadingState, type SavedReading } from "./useReading.js";
@@ -166,5 +166,5 @@ function OutlookView({
 }): ReactElement | null {
   if (outlook.code === "fits") return <Moves moves={outlook.moves} title="This moves" />;
   if (outlook.issue.code === "figure-in-doubt") return null;
-  return <p className="text-overdue">{readMeterIssueWords(outlook.issue, meter, today)}</p>;
+  return <p className="text-overdue">{figureIssueWords(outlook.issue, meter, today)}</p>;
 }

@@ -7,7 +7,7 @@ import {
   type Meter,
   type ReadingLine,
   type ReadingLineIssue,
-  type ReadMeterInput,
+  type DialFigureInput,
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
@@ -18,28 +18,15 @@ import { useMachineBook } from "../../data/useMachineBook.js";
 import { errorWords } from "../../words/errorWords.js";
 import { dialFigureWithUnit, fullDate } from "../../words/format.js";
 import type { Move } from "../../words/moves.js";
-import { readMeterIssueWords } from "../../words/readingWords.js";
+import { figureIssueWords } from "../../words/readingWords.js";
 import {
   answerFrom,
-  outlookOf,
-  understood,
+  figuresFor,
+  NO_FIGURES,
   type AnswerChoice,
   type AnswerFigures,
-  type Outlook,
-} from "./readingModel.js";
-
-const NO_FIGURES: AnswerFigures = {
-  day: "",
-  oldFinal: "",
-  newStart: "0",
-  lost: "0",
-  rollsOverAt: "100000",
-};
-
-/** The figures an answer begins with: the change is taken to have come just after the figure it disagrees with. */
-function figuresFor({ against, againstDial }: FigureDoubt): AnswerFigures {
-  return { ...NO_FIGURES, day: formatDay(against.day), oldFinal: String(againstDial) };
-}
+} from "./figureAnswer.js";
+import { outlookOf, understood, type Outlook } from "./readingModel.js";
 
 /** A reading that has been saved: what it was, and the dates it moved. */
 export interface SavedReading {
@@ -70,7 +57,7 @@ export interface ReadingState {
 /** What a line and a day make of the book, and what stands against it. */
 function useOutlook(
   reading: Result<ReadingLine, ReadingLineIssue>,
-  input: ReadMeterInput | null,
+  input: DialFigureInput | null,
 ): Pick<ReadingState, "doubt" | "outlook"> {
   const today = useAppSelector((state) => state.session.today);
   const id = reading.ok ? reading.value.machine.id : null;
@@ -121,7 +108,7 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     if (chosen === "typing") field.current?.select();
     if (doubt !== null) setFigures(figuresFor(doubt));
   };
-  const write = async ({ machine, meter }: ReadingLine, wanted: ReadMeterInput): Promise<void> => {
+  const write = async ({ machine, meter }: ReadingLine, wanted: DialFigureInput): Promise<void> => {
     const result = await storage.perform(
       machine.id,
       (book, context) => readMeter(book, wanted, context),
@@ -162,18 +149,18 @@ function inputOf(
   day: DayNumber | null,
   choice: AnswerChoice | null,
   figures: AnswerFigures,
-): ReadMeterInput | null {
+): DialFigureInput | null {
   if (!reading.ok || day === null) return null;
   const { meter, value } = reading.value;
   return { meter: meter.id, day, value, answer: answerFrom(choice, figures) };
 }
 
 function issueWords(
-  issue: Parameters<typeof readMeterIssueWords>[0] | { readonly code: "machine-missing" },
+  issue: Parameters<typeof figureIssueWords>[0] | { readonly code: "machine-missing" },
   meter: Meter,
   today: DayNumber,
 ): string {
   return issue.code === "machine-missing"
     ? "The machine is no longer in the book."
-    : readMeterIssueWords(issue, meter, today);
+    : figureIssueWords(issue, meter, today);
 }
