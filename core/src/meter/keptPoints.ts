@@ -56,15 +56,19 @@ function longestChains(
 ): { readonly longest: Int32Array; readonly next: Int32Array } {
   const longest = new Int32Array(points.length).fill(1);
   const next = new Int32Array(points.length).fill(-1);
+  /** The longest chain that starts at a point or later: once nothing there can help, the search ends. */
+  const longestFrom = new Int32Array(points.length).fill(1);
   for (let from = points.length - 2; from >= 0; from -= 1) {
     const start = points[from] as Point;
     for (let to = from + 1; to < points.length; to += 1) {
+      if ((longest[from] as number) > (longestFrom[to] as number)) break;
       const length = (longest[to] as number) + 1;
       if (length <= (longest[from] as number)) continue;
       if (badStep(start, points[to] as Point, ceiling) !== null) continue;
       longest[from] = length;
       next[from] = to;
     }
+    longestFrom[from] = Math.max(longest[from] as number, longestFrom[from + 1] as number);
   }
   return { longest, next };
 }

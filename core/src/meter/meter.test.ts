@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { bookOf, done, read, VAN, type BookParts } from "../../test/books.js";
-import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
+import { addDays, dayOf, formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { reckonBook } from "../schedule/reckonBook.js";
+import { badStep, siftPoints } from "./keptPoints.js";
+import type { Point } from "./points.js";
 import type { MeterReckoning } from "./reckonMeter.js";
 
 /** The van's odometer as reckoned on a day. */
@@ -121,6 +123,45 @@ test("the latest pairs count most in the rate", () => {
   const { perDay } = odometer({ readings }, "2026-01-20").rate;
   expect(perDay).toBeGreaterThan(12);
   expect(perDay).toBeLessThan(50);
+});
+
+/** The kept positions by trying every selection of points: the longest, and of those the one that is earlier from the first position on. */
+function keptByTrying(points: readonly Point[], ceiling: number): number[] {
+  let best: number[] = [];
+  for (let mask = 1; mask < 1 << points.length; mask += 1) {
+    const chosen = points.flatMap((_, index) => (mask & (1 << index) ? [index] : []));
+    const isGood = chosen.every((index, at) => {
+      const earlier = points[chosen[at - 1] ?? -1];
+      return earlier === undefined || badStep(earlier, points[index]!, ceiling) === null;
+    });
+    const isEarlier =
+      chosen.length === best.length &&
+      chosen.join() !== best.join() &&
+      chosen.find((index, at) => index !== best[at])! <
+        best.find((index, at) => index !== chosen[at])!;
+    if (isGood && (chosen.length > best.length || isEarlier)) best = chosen;
+  }
+  return best;
+}
+
+test("the kept points are those that trying every selection gives", () => {
+  const point = fc.record({
+    gap: fc.integer({ min: 1, max: 4 }),
+    life: fc.integer({ min: 0, max: 30 }),
+    confirmed: fc.boolean(),
+  });
+  fc.assert(
+    fc.property(fc.array(point, { minLength: 1, maxLength: 9 }), (list) => {
+      let day = 0;
+      const points = list.map(({ gap, life, confirmed }, index): Point => ({
+        ...{ day: (day += gap) as DayNumber, life, confirmed, estimated: false, change: false },
+        ...{ section: "readings", id: String(index) },
+      }));
+      const { kept } = siftPoints(points, 4);
+      expect(kept.map((one) => Number(one.id))).toEqual(keptByTrying(points, 4));
+    }),
+    { numRuns: 400 },
+  );
 });
 
 test("life never goes back, whatever is typed", () => {

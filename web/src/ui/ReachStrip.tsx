@@ -242,7 +242,15 @@ function Words({
   const strongFill = isInside ? "var(--on-body)" : STRONG_FILL[task.status];
   const restFill = isInside ? "var(--on-body)" : "var(--quiet)";
   return (
-    <text x={x} y={MIDDLE + 4.5} textAnchor={isInside ? "end" : "start"} fontSize="13.5">
+    <text
+      x={x}
+      y={MIDDLE + 4.5}
+      textAnchor={isInside ? "end" : "start"}
+      fontSize="13.5"
+      paintOrder="stroke"
+      stroke={isInside ? "none" : "var(--ground)"}
+      strokeWidth={isInside ? 0 : 4}
+    >
       <tspan fontWeight="700" fill={strongFill}>
         {strong}
       </tspan>
