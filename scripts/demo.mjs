@@ -11,4 +11,10 @@ const server = spawn(process.execPath, ["--import", "tsx", "server/src/main.ts"]
 });
 // The server stops itself on these; this process waits for it, so that nothing is left behind.
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill("SIGTERM"));
+// When npm itself is ended, its shell goes without telling: this process then has another parent.
+const LOOK_EVERY_MS = 500;
+const parent = process.ppid;
+setInterval(() => {
+  if (process.ppid !== parent) server.kill("SIGTERM");
+}, LOOK_EVERY_MS).unref();
 server.on("exit", (code) => process.exit(code ?? 0));
