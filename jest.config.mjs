@@ -30,7 +30,7 @@ export default {
       displayName: "web",
       rootDir: "web",
       testEnvironment: "node",
-      setupFiles: ["fake-indexeddb/auto"],
+      setupFiles: ["<rootDir>/test/setup.ts"],
     },
   ],
 };
