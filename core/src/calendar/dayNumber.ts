@@ -13,6 +13,11 @@ export function addDays(day: DayNumber, days: number): DayNumber {
   return (day + days) as DayNumber;
 }
 
+/** The days from `from` to `to`; negative where `to` is the earlier. */
+export function daysBetween(from: DayNumber, to: DayNumber): number {
+  return to - from;
+}
+
 /** The day number of a year, month (1–12) and day of the month; the parts are taken as valid. */
 export function dayFromParts(year: number, month: number, dayOfMonth: number): DayNumber {
   // Years are counted from March so that the leap day comes last.

@@ -1,3 +1,4 @@
+import { daysBetween } from "../calendar/dayNumber.js";
 import type { Meter } from "../book/machine.js";
 import { isBelow, LIFE_TOLERANCE } from "./life.js";
 import type { Point } from "./points.js";
@@ -16,7 +17,7 @@ export type BadStep = "goes-back" | "impossible-rise";
 export function badStep(from: Point, to: Point, ceiling: number): BadStep | null {
   if (isBelow(to.life, from.life)) return "goes-back";
   if (to.confirmed || to.change) return null;
-  const most = (to.day - from.day + 1) * ceiling;
+  const most = (daysBetween(from.day, to.day) + 1) * ceiling;
   return to.life - from.life >= most + LIFE_TOLERANCE ? "impossible-rise" : null;
 }
 

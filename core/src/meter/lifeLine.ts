@@ -1,4 +1,4 @@
-import { addDays, type DayNumber } from "../calendar/dayNumber.js";
+import { addDays, daysBetween, type DayNumber } from "../calendar/dayNumber.js";
 import { hasReached, LIFE_TOLERANCE } from "./life.js";
 import type { Point } from "./points.js";
 
@@ -30,8 +30,8 @@ export function lifeOn(
   const before = kept[position];
   if (before === undefined) return null;
   const after = kept[position + 1];
-  if (after === undefined) return before.life + (perDay ?? 0) * (day - before.day);
-  const share = (day - before.day) / (after.day - before.day);
+  if (after === undefined) return before.life + (perDay ?? 0) * daysBetween(before.day, day);
+  const share = daysBetween(before.day, day) / daysBetween(before.day, after.day);
   return before.life + share * (after.life - before.life);
 }
 
@@ -51,9 +51,11 @@ export function dayReached(
   if (before === undefined) return after?.day ?? today;
   const target = life - LIFE_TOLERANCE - before.life;
   const perDayHere =
-    after === undefined ? (perDay ?? 0) : (after.life - before.life) / (after.day - before.day);
+    after === undefined
+      ? (perDay ?? 0)
+      : (after.life - before.life) / daysBetween(before.day, after.day);
   const days = Math.ceil(target / perDayHere - WHOLE_DAY_TOLERANCE);
   return Number.isFinite(days)
-    ? addDays(before.day, Math.min(Math.max(days, 0), today - before.day))
+    ? addDays(before.day, Math.min(Math.max(days, 0), daysBetween(before.day, today)))
     : today;
 }

@@ -1,4 +1,4 @@
-import type { DayNumber } from "../calendar/dayNumber.js";
+import { addDays, daysBetween, type DayNumber } from "../calendar/dayNumber.js";
 import { lastPositionUpTo } from "./lifeLine.js";
 import type { Point } from "./points.js";
 
@@ -42,12 +42,12 @@ export function rateOf(
   declaredPerDay: number | null,
   reference: DayNumber,
 ): Rate {
-  const begin = lastPositionUpTo(kept, reference - WINDOW_DAYS - 1) + 1;
+  const begin = lastPositionUpTo(kept, addDays(reference, -WINDOW_DAYS - 1)) + 1;
   const end = lastPositionUpTo(kept, reference);
   const pairs = pairsBetween(kept, begin, end);
   const from = kept.find((point, at) => at >= begin && at <= end && !point.estimated)?.day;
   const to = kept.findLast((point, at) => at >= begin && at <= end && !point.estimated)?.day;
-  const span = from === undefined || to === undefined ? 0 : to - from;
+  const span = from === undefined || to === undefined ? 0 : daysBetween(from, to);
   if (declaredPerDay !== null && span < ENOUGH_DAYS) {
     const variance = DEFAULT_VARIANCE_SHARE * declaredPerDay ** 2;
     return { perDay: declaredPerDay, variance, source: { code: "declared" } };
@@ -86,8 +86,8 @@ function weighted(
     const point = kept[at] as Point;
     if (point.estimated) continue;
     if (earlier !== null) {
-      const days = point.day - earlier.day;
-      const age = reference - (point.day + earlier.day) / 2;
+      const days = daysBetween(earlier.day, point.day);
+      const age = (daysBetween(point.day, reference) + daysBetween(earlier.day, reference)) / 2;
       const weight = days * Math.exp(-age * DECAY_PER_DAY);
       const rate = (point.life - earlier.life) / days;
       weights += weight;

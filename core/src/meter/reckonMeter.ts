@@ -6,7 +6,7 @@ import type { MachineRecords } from "../book/machineRecords.js";
 import type { MeterChange } from "../book/meterChange.js";
 import { ownValue } from "../book/ownValue.js";
 import type { Settings } from "../book/settings.js";
-import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
+import { dayOf, daysBetween, type DayNumber } from "../calendar/dayNumber.js";
 import { dialsOf, lifeOfFigure, offsetOn, type Dials } from "./dials.js";
 import { CEILING_PER_DAY, siftPoints } from "./keptPoints.js";
 import { lifeOn } from "./lifeLine.js";
@@ -154,7 +154,7 @@ function reckonMeter(
     dial: life === null ? null : life - offset,
     offset,
     lastOn,
-    stale: lastOn === null || today - lastOn > staleAfter,
+    stale: lastOn === null || daysBetween(lastOn, today) > staleAfter,
     stoppedOn,
   };
 }

@@ -9,8 +9,6 @@ export interface Row<S extends Section = Section> {
   readonly place: number;
   readonly machine: string;
   readonly date: string;
-  /** The record it replaces; empty where none. */
-  readonly replaces: string;
   /** Counts the changes made to it. */
   readonly revision: number;
   readonly record: RecordOf[S];

@@ -1,4 +1,10 @@
-import type { CompletionFact, DayNumber, LimitReckoning, TaskReckoning } from "@yonderfell/core";
+import {
+  daysBetween,
+  type CompletionFact,
+  type DayNumber,
+  type LimitReckoning,
+  type TaskReckoning,
+} from "@yonderfell/core";
 import { governing } from "../words/limitWords.js";
 import type { ReachScale } from "./reachScale.js";
 
@@ -47,13 +53,13 @@ export function stripGeometry(
     return { ...none, wick, hairlines: [], label: { x: todayX + LABEL_GAP, isInside: false } };
   }
   const hairlines = hairlinesOf(task, limit, scale, today);
-  const likely = forecast.likely - today;
+  const likely = daysBetween(today, forecast.likely);
   if (likely < 0) {
     const label = { x: todayX + LABEL_GAP, isInside: false };
     return { ...none, overFrom: scale.x(likely), wick, hairlines, label };
   }
-  const solidTo = scale.x(forecast.early - today);
-  const fadeTo = Math.max(scale.x(forecast.late - today), solidTo);
+  const solidTo = scale.x(daysBetween(today, forecast.early));
+  const fadeTo = Math.max(scale.x(daysBetween(today, forecast.late)), solidTo);
   const after = Math.max(fadeTo, ...hairlinesNear(hairlines, fadeTo)) + LABEL_GAP;
   const fits = after + labelWidth <= scale.width;
   return {
@@ -84,12 +90,14 @@ function hairlinesOf(
   return task.limits.flatMap((limit) => {
     const likely = limit.forecast?.likely ?? null;
     if (limit === governs || likely === null || likely < today) return [];
-    return [{ to: scale.x(likely - today), isBeyond: scale.isBeyond(likely - today) }];
+    const ahead = daysBetween(today, likely);
+    return [{ to: scale.x(ahead), isBeyond: scale.isBeyond(ahead) }];
   });
 }
 
 function wickOf(task: TaskReckoning, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {
   const last = task.limits.flatMap((limit) => lastFact(limit)?.day ?? []).sort((a, b) => b - a)[0];
   if (last === undefined || last >= today) return null;
-  return { to: scale.x(last - today), isEnd: today - last <= WICK_FLOOR_DAYS };
+  const ago = daysBetween(last, today);
+  return { to: scale.x(-ago), isEnd: ago <= WICK_FLOOR_DAYS };
 }

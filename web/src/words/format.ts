@@ -1,4 +1,4 @@
-import { partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
+import { daysBetween, partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
 
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 const WEEKDAYS = ["Thu", "Fri", "Sat", "Sun", "Mon", "Tue", "Wed"];
@@ -23,7 +23,7 @@ export function dateWithWeekday(day: DayNumber): string {
 /** A date as short as it stays plain: `9 Dec` near today, else `9 Dec 2028`. */
 export function shortDate(day: DayNumber, today: DayNumber): string {
   const { month, dayOfMonth } = partsFromDay(day);
-  if (Math.abs(day - today) > PLAIN_WITHIN_DAYS) return fullDate(day);
+  if (Math.abs(daysBetween(today, day)) > PLAIN_WITHIN_DAYS) return fullDate(day);
   return `${dayOfMonth}${NBSP}${MONTHS[month - 1]}`;
 }
 

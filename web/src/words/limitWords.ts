@@ -1,4 +1,5 @@
 import {
+  daysBetween,
   isMeterLimit,
   type BoardMachine,
   type BoardMeter,
@@ -72,5 +73,5 @@ export function orderingDay(task: TaskReckoning): number {
 /** How many days a task has stood past its date; 0 where it has not. */
 export function daysOver(task: TaskReckoning, today: DayNumber): number {
   const likely = governing(task)?.forecast?.likely ?? null;
-  return likely === null ? 0 : Math.max(0, today - likely);
+  return likely === null ? 0 : Math.max(0, daysBetween(likely, today));
 }

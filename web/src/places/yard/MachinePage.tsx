@@ -1,4 +1,4 @@
-import type { BoardMachine, BoardMeter, MachineId } from "@yonderfell/core";
+import { daysBetween, type BoardMachine, type BoardMeter, type MachineId } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement } from "react";
@@ -129,8 +129,8 @@ function MeterBlock({
       <p className="text-fine text-quiet">{rateWords(meter)}</p>
       {meter.stale && meter.lastOn !== null && (
         <p className="text-fine font-semibold text-soon-text">
-          Stale: not read for {spanOfDays(today - meter.lastOn)}. Distance and hour limits go by
-          estimate.
+          Stale: not read for {spanOfDays(daysBetween(meter.lastOn, today))}. Distance and hour
+          limits go by estimate.
         </p>
       )}
       {meter.stoppedOn !== null && (
@@ -176,7 +176,7 @@ function rateWords({ rate, meter }: BoardMeter): string {
   const pace = perDay(rate.perDay, meter.unit);
   if (rate.source.code !== "observed") return `${pace}, as declared`;
   const { pairs, from, to } = rate.source;
-  return `${pace}, from ${counted(pairs + 1, "reading")} over ${spanOfDays(to - from)}`;
+  return `${pace}, from ${counted(pairs + 1, "reading")} over ${spanOfDays(daysBetween(from, to))}`;
 }
 
 function Reaches({ machine }: { readonly machine: BoardMachine }): ReactElement {

@@ -1,0 +1,120 @@
+import type { CompletionFact, LimitReckoning, TaskId } from "@yonderfell/core";
+import { amount, counted, dialFigureWithUnit, fullDate, sentence } from "./format.js";
+import { intervalWords, limitName, meterOf, unitOf } from "./limitWords.js";
+import type { Place } from "./place.js";
+
+function taskName(id: TaskId, { machine }: Place): string {
+  return machine.tasks.find((candidate) => candidate.task.id === id)?.task.name ?? "the other task";
+}
+
+/** `20 Jan 2026 at 41 800 km on the old dial`. */
+function doneWords(fact: CompletionFact, limit: LimitReckoning, { machine }: Place): string {
+  const assumed = fact.assumed ? " (assumed)" : "";
+  if (limit.kind === "calendar" || fact.dial === null) return `${fullDate(fact.day)}${assumed}`;
+  const figureThen = dialFigureWithUnit(fact.dial, unitOf(machine, limit.meter));
+  const about = fact.worked ? "about " : "";
+  const onOldDial = fact.oldDial ? " on the old dial" : "";
+  return `${fullDate(fact.day)} at ${about}${figureThen}${onOldDial}${assumed}`;
+}
+
+/** Where it is due, in today's dial or as a date. */
+function dueWords(limit: LimitReckoning, place: Place): string {
+  if (limit.kind === "calendar")
+    return limit.dueOn === null ? "" : `due on ${fullDate(limit.dueOn)}`;
+  if (limit.dialAt === null) return "";
+  const meter = meterOf(place.machine, limit.meter);
+  const replaced = meter !== undefined && meter.life !== null && meter.dial !== meter.life;
+  const shown = dialFigureWithUnit(limit.dialAt, unitOf(place.machine, limit.meter));
+  return `due at ${shown}${replaced ? " on this dial" : ""}`;
+}
+
+function rule(limit: LimitReckoning, place: Place): string {
+  return `${sentence(intervalWords(limit, place.machine))}: ${dueWords(limit, place)}.`;
+}
+
+/** What a limit counts from and where that makes it due, in sentences. */
+export function basisWords(limit: LimitReckoning, place: Place): string[] {
+  const { basis } = limit;
+  switch (basis.code) {
+    case "completed":
+      return [`Last done ${doneWords(basis.last, limit, place)}.`, rule(limit, place)];
+    case "never-done":
+      return [`Never done; counted from ${startWords(limit)}.`, rule(limit, place)];
+    case "grid": {
+      const last =
+        basis.last === null
+          ? "Never done."
+          : `Last done ${doneWords(basis.last, limit, place)}, which counts for ${gridPointWords(limit, place)}.`;
+      return [
+        last,
+        `On fixed points, ${intervalWords(limit, place.machine)}: ${dueWords(limit, place)}.`,
+      ];
+    }
+    case "history-unknown":
+      return [
+        "No record of it, and the machine came without its history: no date can be given. Log it once it is done, or enter what the papers say.",
+      ];
+    case "life-unknown-then":
+      return [
+        `Done ${fullDate(basis.last.day)}, but what the ${limitName(limit, place.machine).replace(" limit", "")} showed then is not known.`,
+      ];
+    case "date-missing":
+      return [
+        "The day the machine went into service is not recorded, so there is nothing to count from.",
+      ];
+    case "milestones-passed":
+      return [
+        `Last done ${doneWords(basis.last, limit, place)}. It was wanted ${intervalWords(limit, place.machine)} and never after.`,
+      ];
+    case "nth":
+      return nthWords(limit, basis, place);
+    case "nth-unknown":
+      return [`Goes with ${taskName(basis.of, place)}, for which no date can be given.`];
+    case "follows-waiting":
+      return [`Comes after ${taskName(basis.task, place)}, which has not been done yet.`];
+    case "follows-armed":
+      return [
+        `Comes once after ${taskName(basis.task, place)}, done ${doneWords(basis.by, limit, place)}.`,
+        `${sentence(intervalWords(limit, place.machine).replace("every ", "after "))}: ${dueWords(limit, place)}.`,
+      ];
+    case "follows-done":
+      return [
+        `${taskName(basis.task, place)} was done ${fullDate(basis.by.day)} and this after it, ${doneWords(basis.last, limit, place)}. Nothing is due until it is done again.`,
+      ];
+  }
+}
+
+function startWords(limit: LimitReckoning): string {
+  if (limit.kind === "meter") return "0";
+  return limit.from === null ? "its start" : `the day in service, ${fullDate(limit.from)}`;
+}
+
+function gridPointWords(limit: LimitReckoning, { machine }: Place): string {
+  if (limit.from === null) return "the start";
+  return limit.kind === "meter"
+    ? amount(limit.from, unitOf(machine, limit.meter))
+    : fullDate(limit.from);
+}
+
+function nthWords(
+  limit: LimitReckoning,
+  basis: Extract<LimitReckoning["basis"], { code: "nth" }>,
+  place: Place,
+): string[] {
+  const other = taskName(basis.of, place);
+  const own =
+    basis.last === null ? "Never done" : `Last done ${doneWords(basis.last, limit, place)}`;
+  const turns = `${counted(basis.turns, "turn")} of ${other} since`;
+  const every = basis.every === 1 ? "every" : `every ${ordinal(basis.every)}`;
+  const due =
+    basis.skippedAt === null
+      ? `With ${every} ${other}: ${dueWords(limit, place)}.`
+      : `It was passed over on ${fullDate(basis.skippedAt.day)}: ${dueWords(limit, place)}.`;
+  const held = basis.heldBack ? ["Never sooner than one interval after its own last time."] : [];
+  return [`${own}; ${turns}.`, due, ...held];
+}
+
+function ordinal(count: number): string {
+  const names = ["", "first", "second", "third", "fourth", "fifth", "sixth"];
+  return names[count] ?? `${count}th`;
+}
