@@ -83,7 +83,7 @@ function StripName({
         {STATUS_WORD[task.status]}
       </span>
       <span
-        className={`min-w-0 font-medium ${isNarrow ? "flex-1" : "line-clamp-2 pr-3 leading-[1.1]"}`}
+        className={`min-w-0 font-medium ${isNarrow ? "flex-1" : "line-clamp-2 leading-[1.1]"}`}
         title={task.task.name}
       >
         {task.task.name}

@@ -20,7 +20,7 @@ export default function ReadMeter(): ReactElement {
   return (
     <Dialog.Root open onOpenChange={(isOpen) => !isOpen && dispatch(meterReadingClosed())}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-ink/35" />
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
           className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
