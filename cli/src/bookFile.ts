@@ -7,6 +7,9 @@ import { Problem } from "./problem.js";
 /** Larger files are refused before they are read: they would not fit into memory as a book. */
 const MOST_BYTES = 128 * 1024 * 1024;
 
+/** Issues beyond so many are not counted out: a broken file is not looked through to its end. */
+const MOST_COUNTED = 50;
+
 const FILE_PROBLEMS: Readonly<Record<string, string>> = {
   ENOENT: "there is no such file",
   EACCES: "it may not be read",
@@ -45,7 +48,8 @@ export function openBook(file: string): Book {
   const result = readBook(textOf(file));
   if (result.ok) return result.value;
   const [first, ...others] = result.issues;
-  const more = others.length === 0 ? "" : ` (and ${others.length} more)`;
+  const count = others.length > MOST_COUNTED ? "many" : String(others.length);
+  const more = others.length === 0 ? "" : ` (and ${count} more)`;
   throw new Problem(
     `${file}: ${first === undefined ? "expected a book" : describeIssue(first)}${more}`,
   );

@@ -4,8 +4,10 @@ import type { BookStorage, Surroundings } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import { BoardClient } from "../work/boardClient.js";
+import { errorWords } from "../words/errorWords.js";
 import type { BoardMessage } from "../work/messages.js";
 import { boardFailed, boardOpened, boardReckoning, boardUnchanged, boardUpdated } from "./board.js";
+import { notifyFailure } from "./notify.js";
 import { store, useAppDispatch, useAppSelector, type AppDispatch } from "./store.js";
 
 /** The book that is open. */
@@ -46,6 +48,12 @@ function receive(dispatch: AppDispatch, message: BoardMessage): void {
   }
 }
 
+function sayTakenOver(): void {
+  notifyFailure(
+    "A newer version of the program has taken the book over in another tab. Reload this page to go on; nothing that was saved is lost.",
+  );
+}
+
 /** Opens a book for everything inside: its storage, and the worker that keeps its board. */
 export function OpenBookProvider({
   entry,
@@ -56,7 +64,11 @@ export function OpenBookProvider({
 }): ReactElement {
   const dispatch = useAppDispatch();
   const today = useAppSelector((state) => state.session.today);
-  const [storage] = useState(() => new DexieStorage(entry.database));
+  const [storage] = useState(() => new DexieStorage(entry.database, sayTakenOver));
+  useEffect(() => {
+    // Asked once a book is open: the browser should not clear it away when space is short.
+    void navigator.storage?.persist?.();
+  }, []);
   useEffect(() => {
     dispatch(boardOpened());
     const client = new BoardClient(entry.database, (message) => receive(dispatch, message));
@@ -65,7 +77,7 @@ export function OpenBookProvider({
         dispatch(boardReckoning());
         client.wake(today);
       },
-      error: (error: unknown) => dispatch(boardFailed(String(error))),
+      error: (error: unknown) => dispatch(boardFailed(errorWords(error))),
     });
     return () => {
       changes.unsubscribe();

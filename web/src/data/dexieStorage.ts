@@ -41,8 +41,14 @@ type BookHead = Omit<Book, Section>;
 export class DexieStorage implements BookStorage {
   private readonly database: BookDatabase;
 
-  constructor(name: string) {
+  /** `onTakenOver` is told when another tab needs a newer form of the database and this one has let go of it. */
+  constructor(name: string, onTakenOver?: () => void) {
     this.database = new BookDatabase(name);
+    if (onTakenOver === undefined) return;
+    this.database.on("versionchange", () => {
+      this.database.close();
+      onTakenOver();
+    });
   }
 
   async fill(book: Book): Promise<void> {

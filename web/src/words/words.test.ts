@@ -7,6 +7,7 @@ import {
 } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { because } from "./because.js";
+import { errorWords } from "./errorWords.js";
 import {
   amount,
   dateRange,
@@ -129,4 +130,20 @@ test("words beside a strip say the date and what is left, or plainly that there 
   expect(words("m-bus", "t-bus-lift")).toBe("29 Nov | 6-month limit, hard");
   expect(words("m-hatch", "t-hatch-belt")).toBe("Unknown | no record to count from");
   expect(words("m-hatch", "t-hatch-running-in")).toBe("Finished | nothing to come");
+});
+
+test.each([
+  [new DOMException("x", "QuotaExceededError"), "no room left"],
+  [
+    Object.assign(new Error("wrapped"), {
+      name: "AbortError",
+      inner: new DOMException("x", "QuotaExceededError"),
+    }),
+    "no room left",
+  ],
+  [Object.assign(new Error("closed"), { name: "DatabaseClosedError" }), "another tab"],
+  [new Error("something else"), "something else"],
+  ["plain words", "plain words"],
+])("an error of the store is told with what to do: %#", (error, words) => {
+  expect(errorWords(error)).toContain(words);
 });

@@ -1,4 +1,5 @@
 import { DexieStorage } from "../data/dexieStorage.js";
+import { errorWords } from "../words/errorWords.js";
 import { BoardKeeper } from "./boardKeeper.js";
 import type { BoardMessage, WakeMessage } from "./messages.js";
 
@@ -13,7 +14,7 @@ async function refresh({ database, today }: WakeMessage): Promise<void> {
     message = update === null ? { code: "unchanged" } : { code: "updated", update };
   } catch (error) {
     // Whatever went wrong reaches the person: the board would otherwise stand still unexplained.
-    message = { code: "failed", reason: error instanceof Error ? error.message : String(error) };
+    message = { code: "failed", reason: errorWords(error) };
   }
   self.postMessage(message);
 }

@@ -5,6 +5,7 @@ import { currentDay } from "../../app/today.js";
 import { useTheme } from "../../app/useTheme.js";
 import { openDemonstration } from "../../data/demonstration.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { errorWords } from "../../words/errorWords.js";
 import { Page } from "../../ui/Page.js";
 
 /** What stands where no book has been opened yet. */
@@ -19,7 +20,7 @@ export default function Welcome(): ReactElement {
       await openDemonstration(currentDay());
       await navigate("/ahead");
     } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error));
+      setFailure(errorWords(error));
     } finally {
       setIsOpening(false);
     }
@@ -46,8 +47,7 @@ export default function Welcome(): ReactElement {
         </button>
         {failure !== "" && (
           <p role="alert" className="text-overdue">
-            The book could not be made: {failure}. Free some space for this site in the browser and
-            try again.
+            The book could not be made: {failure}.
           </p>
         )}
       </div>
