@@ -3,11 +3,10 @@ import {
   bookWithout,
   workDoubts,
   correctEntry,
-  lifeOn,
   logWork,
-  offsetOn,
   parseDay,
   parseFigure,
+  reckonedDial,
   reckonMachineBook,
   recordsByMachine,
   reckonMeters,
@@ -69,10 +68,9 @@ export function reckonedTexts(
   const records = recordsByMachine(book).get(book.machines[0].id);
   if (records === undefined) return new Map();
   const texts = new Map<MeterId, string>();
-  for (const [id, { kept, rate, dials, meter }] of reckonMeters(records, settings, today)) {
-    const life = lifeOn(kept, rate.perDay, day);
-    const decimals = meter.unit === "h" ? 1 : 0;
-    texts.set(id, life === null ? "" : (life - offsetOn(dials, day)).toFixed(decimals));
+  for (const [id, reckoning] of reckonMeters(records, settings, today)) {
+    const dial = reckonedDial(reckoning, day);
+    texts.set(id, dial === null ? "" : dial.toFixed(reckoning.meter.unit === "h" ? 1 : 0));
   }
   return texts;
 }
