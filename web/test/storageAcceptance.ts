@@ -1,7 +1,11 @@
 import {
+  addDays,
+  correctEntry,
   logWork,
   readBookData,
   success,
+  withdrawRecord,
+  type EntryId,
   type LogWorkInput,
   type MachineId,
   type TaskId,
@@ -111,13 +115,36 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
     });
 
     test("the latest entries come latest first, those of one day as they were made", async () => {
-      await log("one");
-      await log("two");
+      // The ids follow the notes, so that an order by id would be the wrong one.
+      await log("zeta");
+      await log("alpha");
       const entries = await storage.latestEntries(5);
       expect(entries.map((entry) => entry.date)).toEqual(
         [...entries.map((entry) => entry.date)].sort().reverse(),
       );
-      expect(entries.slice(0, 2).map((entry) => entry.note)).toEqual(["two", "one"]);
+      expect(entries.slice(0, 2).map((entry) => entry.note)).toEqual(["alpha", "zeta"]);
+    });
+
+    test("the latest entries hold a correction and not what it replaced, nor what was withdrawn", async () => {
+      await log("first");
+      const id = (await storage.latestEntries(1))[0]?.id as EntryId;
+      const input = { ...WORK, day: addDays(TODAY, -3000), note: "corrected" };
+      await storage.perform(
+        BUS,
+        (book, context) => correctEntry(book, id, input, context),
+        countingSurroundings("c"),
+      );
+      await log("second");
+      const second = (await storage.latestEntries(1))[0]?.id ?? "";
+      await storage.perform(
+        BUS,
+        (book, context) => withdrawRecord(book, "entries", second, context),
+        countingSurroundings("w"),
+      );
+      const notes = (await storage.latestEntries(1000)).map((entry) => entry.note);
+      expect(notes).toContain("corrected");
+      expect(notes).not.toContain("first");
+      expect(notes).not.toContain("second");
     });
 
     test("a draft is kept until dropped, outside the journal and the file", async () => {

@@ -36,8 +36,8 @@ export function lifeOn(
 }
 
 /**
- * The first date on which the life has come to `life` that `lifeOn` has reached by `today`: rounded up to a whole day,
- * the first point's date if life was past it already (due rules §6).
+ * The first date on which the life was at `life` or past it, for a life that has been reached by `today`:
+ * rounded up to a whole day, the first point's date if life was past it already (due rules §6).
  */
 export function dayReached(
   kept: readonly Point[],

@@ -9,6 +9,8 @@ export interface Row<S extends Section = Section> {
   readonly place: number;
   readonly machine: string;
   readonly date: string;
+  /** The record it replaces; empty where none. */
+  readonly replaces: string;
   /** Counts the changes made to it. */
   readonly revision: number;
   readonly record: RecordOf[S];
@@ -41,7 +43,7 @@ export class BookDatabase extends Dexie {
       readings: ROW_KEYS,
       meterChanges: ROW_KEYS,
       tasks: ROW_KEYS,
-      entries: `${ROW_KEYS}, date`,
+      entries: `${ROW_KEYS}, replaces, [date+place]`,
       journal: "++seq",
       drafts: "key",
       facts: "key",

@@ -58,7 +58,7 @@ export interface BookStorage {
   machines(): Promise<readonly Machine[]>;
   settings(): Promise<Settings>;
   machineBook(id: MachineId): Promise<MachineBook | null>;
-  /** The latest entries over all machines, latest first. */
+  /** The latest entries that stand, over all machines, latest first: neither superseded nor void. */
   latestEntries(limit: number): Promise<readonly Entry[]>;
   /** The whole book, as it would be written to a file. */
   everything(): Promise<Book>;

@@ -87,7 +87,15 @@ export class DexieStorage implements BookStorage {
   }
 
   async latestEntries(limit: number): Promise<readonly Entry[]> {
-    const rows = await this.database.entries.orderBy("date").reverse().limit(limit).toArray();
+    const { entries } = this.database;
+    const replacing = await entries.where("replaces").above("").toArray();
+    const superseded = new Set(replacing.map((row) => row.replaces));
+    const rows = await entries
+      .orderBy("[date+place]")
+      .reverse()
+      .filter((row) => row.record.void !== true && !superseded.has(row.id))
+      .limit(limit)
+      .toArray();
     return rows.map((row) => row.record);
   }
 

@@ -3,6 +3,7 @@ import {
   machineBookOf,
   settingsOf,
   success,
+  supersededIds,
   type Book,
   type Entry,
   type Machine,
@@ -52,7 +53,11 @@ export class MemoryStorage implements BookStorage {
   }
 
   latestEntries(limit: number): Promise<readonly Entry[]> {
-    const entries = [...(this.book?.entries ?? [])].reverse();
+    const all = this.book?.entries ?? [];
+    const superseded = supersededIds(all);
+    const entries = all
+      .filter((entry) => entry.void !== true && !superseded.has(entry.id))
+      .reverse();
     entries.sort((a, b) => (a.date === b.date ? 0 : a.date < b.date ? 1 : -1));
     return Promise.resolve(entries.slice(0, limit));
   }

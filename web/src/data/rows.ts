@@ -17,6 +17,7 @@ export function rowOf<S extends Section>(
     place,
     machine: textOf(record, "machine"),
     date: textOf(record, "date"),
+    replaces: textOf(record, "replaces"),
     revision,
     record,
   };

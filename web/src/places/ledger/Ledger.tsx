@@ -5,6 +5,7 @@ import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
+import { currentDay } from "../../app/today.js";
 import { useAppSelector } from "../../app/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
@@ -110,7 +111,7 @@ function exportWords({
     return changes === 0
       ? "Not exported yet"
       : `Not exported yet; ${counted(changes, "change")} made here`;
-  const day = fullDate(dayOf(note.at.slice(0, 10)));
+  const day = fullDate(currentDay(new Date(note.at)));
   return changes === 0
     ? `Exported ${day}, nothing changed since`
     : `${counted(changes, "change")} since the export of ${day}`;

@@ -54,7 +54,9 @@ export function LogWorkForm(start: LogStart): ReactElement {
           {isCorrection ? "Save the correction" : "Save in the log"}
         </button>
         <p className="min-h-5 text-fine text-quiet" role="status">
-          {state.isDraftKept && "What you have written is kept, not yet in the log."}
+          {state.draft.isKept && "What you have written is kept, not yet in the log."}
+          {state.draft.failure !== "" &&
+            `What you have written is not kept if this page is closed: ${state.draft.failure}.`}
         </p>
       </div>
     </form>

@@ -1,3 +1,5 @@
+import { formatDay } from "@yonderfell/core";
+import { currentDay } from "../../app/today.js";
 import type { BookStorage } from "../../data/bookStorage.js";
 
 const KEEP_ADDRESS_MS = 60_000;
@@ -18,7 +20,7 @@ export async function exportBook(
   const seq = await storage.lastSeq();
   const text = `${JSON.stringify(await storage.everything(), null, 1)}\n`;
   const at = now.toISOString();
-  const name = exportFileName(bookName, at.slice(0, 10));
+  const name = exportFileName(bookName, formatDay(currentDay(now)));
   const address = URL.createObjectURL(new Blob([text], { type: "application/json" }));
   const link = document.createElement("a");
   link.href = address;

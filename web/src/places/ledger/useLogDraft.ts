@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { z } from "zod";
 import { useBook } from "../../app/openBook.js";
+import { errorWords } from "../../words/errorWords.js";
 import type { LogForm } from "./logModel.js";
 
 const draftSchema = z.object({
@@ -53,18 +54,27 @@ export function useKeptForm(key: string): KeptForm | null | undefined {
   return kept;
 }
 
+/** What has become of the form as a draft. */
+export interface DraftState {
+  readonly isKept: boolean;
+  /** Why it could not be kept, in words; empty where it could. */
+  readonly failure: string;
+}
+
 /**
  * Keeps the form as a draft at every change while `isWanted`; answers whether what stands in it is kept.
  * Of changes that come while one is being written only the newest is written after it.
  */
-export function useDraftKeeper(key: string, form: LogForm, isWanted: boolean): boolean {
+export function useDraftKeeper(key: string, form: LogForm, isWanted: boolean): DraftState {
   const { storage } = useBook();
   const newest = useRef(form);
   const isWriting = useRef(false);
   const [kept, setKept] = useState<LogForm | null>(null);
+  const [failure, setFailure] = useState("");
   useEffect(() => {
+    if (!isWanted) return;
     newest.current = form;
-    if (!isWanted || isWriting.current) return;
+    if (isWriting.current) return;
     const write = async (): Promise<void> => {
       isWriting.current = true;
       try {
@@ -72,12 +82,13 @@ export function useDraftKeeper(key: string, form: LogForm, isWanted: boolean): b
           written = newest.current;
           await storage.keepDraft({ key, value: written, at: new Date().toISOString() });
           setKept(written);
+          setFailure("");
         }
       } finally {
         isWriting.current = false;
       }
     };
-    void write();
+    write().catch((error: unknown) => setFailure(errorWords(error)));
   }, [storage, key, form, isWanted]);
-  return isWanted && kept === form;
+  return { isKept: isWanted && kept === form, failure: isWanted ? failure : "" };
 }

@@ -10,6 +10,7 @@ import { useMemo, useState, type FormEvent } from "react";
 import { useForm, useWatch, type UseFormReturn } from "react-hook-form";
 import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useAppSelector } from "../../app/store.js";
 import { errorWords } from "../../words/errorWords.js";
 import { logIssueWords } from "../../words/logWords.js";
@@ -24,7 +25,7 @@ import {
   type LogForm,
   type LogOutlook,
 } from "./logModel.js";
-import { draftKeyOf, useDraftKeeper, type KeptForm } from "./useLogDraft.js";
+import { draftKeyOf, useDraftKeeper, type DraftState, type KeptForm } from "./useLogDraft.js";
 
 /** What the form of a machine's work starts from. */
 export interface LogStart {
@@ -51,7 +52,7 @@ export interface LogFormState {
   /** Whether it was begun earlier and is gone on with. */
   readonly isKept: boolean;
   /** Whether what stands in the form now would survive a closed lid. */
-  readonly isDraftKept: boolean;
+  readonly draft: DraftState;
   readonly saved: SavedWork | null;
   readonly failure: string;
   readonly changeDate: (date: string) => void;
@@ -73,6 +74,7 @@ function useSaveWork(
 ): SaveWork {
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
+  const once = useOneAtATime();
   const [saved, setSaved] = useState<SavedWork | null>(null);
   const [failure, setFailure] = useState("");
   const store = async (values: LogForm): Promise<void> => {
@@ -85,13 +87,16 @@ function useSaveWork(
     );
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
-    await storage.dropDraft(draftKey);
+    // Said first: whatever becomes of the draft, the work itself is in the log.
     setSaved({ tasks: values.tasks, moves: outlook.moves });
     notifySuccess(correcting === null ? "Saved in the log." : "Corrected.");
+    await storage.dropDraft(draftKey);
   };
   const write = (values: LogForm): Promise<void> =>
-    store(values).catch((error: unknown) =>
-      setFailure(`It was not saved: ${errorWords(error)}. What you wrote is still here.`),
+    once(() =>
+      store(values).catch((error: unknown) =>
+        setFailure(`It was not saved: ${errorWords(error)}. What you wrote is still here.`),
+      ),
     );
   return { saved, failure, write };
 }
@@ -118,7 +123,7 @@ export function useLogForm(start: LogStart): LogFormState {
   const { saved, failure, write } = useSaveWork(start, outlook, draftKey);
   const isUntouched = JSON.stringify(form) === JSON.stringify(fresh);
 
-  const isDraftKept = useDraftKeeper(draftKey, form, saved === null && !isUntouched);
+  const draft = useDraftKeeper(draftKey, form, saved === null && !isUntouched);
 
   const changeDate = (date: string): void => {
     const day = parseDay(date);
@@ -133,7 +138,7 @@ export function useLogForm(start: LogStart): LogFormState {
     setIsKept(false);
   };
   const save = fields.handleSubmit((values) => write(values));
-  const shown = { form, fields, outlook, isKept, isDraftKept, saved, failure };
+  const shown = { form, fields, outlook, isKept, draft, saved, failure };
   return { ...shown, changeDate, startAfresh, save };
 }
 

@@ -13,6 +13,7 @@ import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
@@ -119,6 +120,7 @@ function Withdraw({
 }): ReactElement {
   const { storage } = useBook();
   const navigate = useNavigate();
+  const once = useOneAtATime();
   const [isAsking, setIsAsking] = useState(false);
   const withdraw = async (): Promise<void> => {
     try {
@@ -142,7 +144,7 @@ function Withdraw({
       {isAsking ? (
         <>
           <span>Count it for nothing? It stays in the history.</span>
-          <button type="button" className={QUIET_BUTTON} onClick={() => void withdraw()}>
+          <button type="button" className={QUIET_BUTTON} onClick={() => void once(withdraw)}>
             Yes, withdraw it
           </button>
           <button type="button" className={QUIET_BUTTON} onClick={() => setIsAsking(false)}>

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
 import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -25,6 +26,7 @@ export function useCorrection(
 ): Correction {
   const { storage } = useBook();
   const navigate = useNavigate();
+  const once = useOneAtATime();
   const [failure, setFailure] = useState("");
   const { id } = book.machines[0];
   const { today } = surroundings();
@@ -39,8 +41,10 @@ export function useCorrection(
   const save = (event: FormEvent): void => {
     event.preventDefault();
     if (issue !== null) return;
-    write().catch((error: unknown) =>
-      setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+    void once(() =>
+      write().catch((error: unknown) =>
+        setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+      ),
     );
   };
   return { issue, failure, save };

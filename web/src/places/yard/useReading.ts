@@ -13,6 +13,7 @@ import {
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
 import { notifySuccess } from "../../app/notify.js";
 import { surroundings, useBook } from "../../app/openBook.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useAppSelector } from "../../app/store.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -87,6 +88,7 @@ function useLine(): {
 export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
+  const once = useOneAtATime();
   const { reading, line, setLine } = useLine();
   const [date, setDate] = useState(formatDay(today));
   const [choice, setChoice] = useState<AnswerChoice | null>(null);
@@ -95,7 +97,8 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
   const [failure, setFailure] = useState("");
   const day = parseDay(date);
   const input = inputOf(reading, day, choice, figures);
-  const { doubt, outlook } = useOutlook(reading, input);
+  const looked = useOutlook(reading, input);
+  const { doubt, outlook } = looked;
 
   const retype = (text: string): void => {
     setLine(text);
@@ -125,22 +128,13 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     if (!reading.ok || input === null || outlook?.code !== "fits") return;
-    await write(reading.value, input).catch((error: unknown) =>
-      setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+    await once(() =>
+      write(reading.value, input).catch((error: unknown) =>
+        setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
+      ),
     );
   };
-  const shown = {
-    line,
-    date,
-    day,
-    reading,
-    doubt,
-    choice,
-    figures,
-    outlook,
-    saved,
-    failure,
-  };
+  const shown = { line, date, day, reading, choice, figures, saved, failure, ...looked };
   return { ...shown, retype, setDate, choose, setFigures, save };
 }
 
