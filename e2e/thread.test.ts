@@ -53,6 +53,9 @@ test("a due task is one press from its log, shows its next date before saving, a
   });
   await waitForWords(page, "Saved in the log.");
   expect(await wordsOf(page, "main")).toContain(promised);
+  expect(await page.evaluate(() => (document.activeElement as HTMLElement).innerText)).toBe(
+    "Saved in the log.",
+  );
   await page.click("main a[href='/ahead']");
   const after = await stripAfter(page, "t-bus-oil", before);
   expect(after).toContain("clear");

@@ -1,5 +1,5 @@
 import type { BoardMachine } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import { useEffect, useRef, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Moves } from "../../ui/Moves.js";
@@ -17,11 +17,14 @@ export function LogSaved({
   readonly moves: readonly Move[];
   readonly isCorrection: boolean;
 }): ReactElement {
+  const heading = useRef<HTMLParagraphElement>(null);
+  // The button that was pressed is gone: the focus goes to what came of it.
+  useEffect(() => heading.current?.focus(), []);
   const done = moves.filter((move) => tasks.includes(move.task));
   const others = moves.filter((move) => !tasks.includes(move.task));
   return (
     <div className="max-w-[52rem] space-y-5" role="status">
-      <p className="text-large font-bold">
+      <p ref={heading} tabIndex={-1} className="text-large font-bold outline-none">
         {isCorrection ? "Corrected. The old entry stays in the history." : "Saved in the log."}
       </p>
       <Moves moves={done} title="Next due" />
