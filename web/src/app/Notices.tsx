@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from "./store.js";
 
 /** The notes look like the rest of the program. */
 const PAPER = {
-  fontFamily: "inherit",
+  fontFamily: '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif',
   background: "var(--raised)",
   color: "var(--ink)",
   borderColor: "var(--rule)",
