@@ -8,7 +8,7 @@ export default {
       name: "core-knows-nobody",
       severity: "error",
       from: { path: "^core/", pathNot: "\\.test\\.ts$|^core/test/" },
-      to: { pathNot: "^core/|node_modules/zod/|node_modules/fflate/" },
+      to: { pathNot: "^core/|node_modules/(zod|fflate|es-toolkit)/" },
     },
     {
       name: "demo-knows-only-core",

@@ -1,11 +1,17 @@
 import {
   addDays,
+  changeSettings,
   correctEntry,
   logWork,
+  put,
   readBookData,
+  reckonBoard,
   success,
   withdrawRecord,
+  type Change,
+  type Entry,
   type EntryId,
+  type Machine,
   type LogWorkInput,
   type MachineId,
   type TaskId,
@@ -14,6 +20,7 @@ import type { BookStorage } from "../src/data/bookStorage.js";
 import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
 
 const BUS = "m-bus" as MachineId;
+const NOW = "2026-11-23T09:00:00.000Z";
 const WORK: LogWorkInput = {
   day: TODAY,
   tasks: ["t-bus-oil" as TaskId],
@@ -161,6 +168,128 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect(await storage.lastExport()).toBeNull();
       await storage.noteExport({ seq: 2, at: "2026-11-23T09:00:00.000Z" });
       expect(await storage.lastExport()).toEqual({ seq: 2, at: "2026-11-23T09:00:00.000Z" });
+    });
+
+    const bus = (): Machine => {
+      const found = (BOOK.machines ?? []).find((machine) => machine.id === BUS);
+      if (found === undefined) throw new Error("the book has the bus");
+      return found;
+    };
+    const renamed = (name: string): Change => ({
+      command: "rename",
+      records: [{ section: "machines", id: BUS, before: bus(), after: { ...bus(), name } }],
+    });
+
+    test("a change made up beforehand is made while what it changes stands as it did, and refused after", async () => {
+      expect(await storage.apply(renamed("Book bus"), NOW)).toMatchObject({ ok: true });
+      expect((await storage.machineBook(BUS))?.machines[0].name).toBe("Book bus");
+      const other = await storage.apply(renamed("Reading bus"), NOW);
+      const refusal = { code: "changed-elsewhere", section: "machines", id: BUS };
+      expect(other).toEqual({ ok: false, issues: [refusal] });
+      expect((await storage.machineBook(BUS))?.machines[0].name).toBe("Book bus");
+      expect(await storage.lastSeq()).toBe(1);
+    });
+
+    test("a change is taken back by a change of its own, and that one too", async () => {
+      await log("done");
+      expect(await storage.takeBack(1, NOW)).toMatchObject({ ok: true, value: { seq: 2 } });
+      expect(await storage.everything()).toEqual(BOOK);
+      expect(await storage.takeBack(2, NOW)).toMatchObject({ ok: true, value: { seq: 3 } });
+      expect((await storage.latestEntries(1))[0]?.note).toBe("done");
+      expect(await storage.takeBack(99, NOW)).toMatchObject({
+        issues: [{ code: "no-longer-known" }],
+      });
+    });
+
+    test("taking back is refused where the record has been corrected since", async () => {
+      await log("first");
+      const id = (await storage.latestEntries(1))[0]?.id as EntryId;
+      await storage.perform(
+        BUS,
+        (book, context) => correctEntry(book, id, { ...WORK, note: "corrected" }, context),
+        countingSurroundings("c"),
+      );
+      const before = await storage.everything();
+      expect(await storage.takeBack(1, NOW)).toMatchObject({
+        ok: false,
+        issues: [{ code: "still-needed" }],
+      });
+      expect(await storage.everything()).toEqual(before);
+      expect(await storage.lastSeq()).toBe(2);
+    });
+
+    test("a machine that has records is not taken away", async () => {
+      const records = [{ section: "machines" as const, id: BUS, before: bus(), after: null }];
+      expect(await storage.apply({ command: "x", records }, NOW)).toMatchObject({
+        ok: false,
+        issues: [{ code: "still-needed" }],
+      });
+      expect(await storage.everything()).toEqual(BOOK);
+    });
+
+    test("what is taken back counts as a change only after it has left in a file", async () => {
+      await storage.apply(renamed("Book bus"), NOW);
+      await storage.takeBack(1, NOW);
+      expect((await storage.machineBook(BUS))?.machines[0]).toEqual(bus());
+      await storage.apply(renamed("Reading bus"), NOW);
+      await storage.noteExport({ seq: 3, at: NOW });
+      await storage.takeBack(3, NOW);
+      const revision = { [await storage.copy()]: 1 };
+      expect((await storage.machineBook(BUS))?.machines[0]).toEqual({ ...bus(), revision });
+    });
+
+    test("settings are changed like records", async () => {
+      const windows = { dueWithinDays: 3, leadDays: 20, staleAfterDays: 45 };
+      const change = changeSettings(await storage.ownSettings(), windows);
+      if (!change.ok) throw new Error("the windows are whole days");
+      await storage.apply(change.value, NOW);
+      expect(await storage.settings()).toEqual(windows);
+      expect(await storage.apply(change.value, NOW)).toMatchObject({
+        ok: false,
+        issues: [{ code: "changed-elsewhere", section: null, id: "settings" }],
+      });
+    });
+
+    test("a record that replaces one of another machine is in the part of both, and moves both", async () => {
+      const old = (BOOK.entries ?? []).find((entry) => entry.machine === BUS) as Entry;
+      const hatch = (BOOK.machines ?? []).find((machine) => machine.id !== BUS) as Machine;
+      const moved = { ...old, id: "moved" as EntryId, machine: hatch.id, replaces: old.id };
+      const after = { ...moved, seq: 5000, meters: {}, estimatedMeters: [], tasks: [] };
+      await storage.apply({ command: "hand-over", records: [put("entries", after)] }, NOW);
+      for (const id of [BUS, hatch.id]) {
+        const ids = (await storage.machineBook(id))?.entries.map((entry) => entry.id);
+        expect(ids).toEqual(expect.arrayContaining([old.id, "moved"]));
+      }
+      const moves = async (): Promise<unknown> =>
+        [...((await storage.changesAfter(0))?.at(-1)?.machines ?? [])].sort();
+      expect(await moves()).toEqual([BUS, hatch.id].sort());
+      await log("after");
+      expect((await storage.latestEntries(1))[0]?.seq).toBe(5001);
+      await storage.takeBack(1, NOW);
+      expect(await moves()).toEqual([BUS, hatch.id].sort());
+    });
+
+    test("counts what it holds and reads several machines together", async () => {
+      expect((await storage.counts()).tasks).toBe(BOOK.tasks?.length);
+      const ids = (BOOK.machines ?? []).map((machine) => machine.id);
+      const books = await storage.machineBooks([...ids, "nobody" as MachineId]);
+      expect(books.map((book) => book.machines[0].id)).toEqual(ids);
+    });
+
+    test("keeps the board as it was stored, and takes a part only onto the board it follows", async () => {
+      expect(await storage.storedBoard()).toBeNull();
+      const [first, ...others] = reckonBoard(BOOK, TODAY);
+      if (first === undefined) throw new Error("the book has machines");
+      const board = { seq: 1, today: TODAY, program: "a", machines: [...others, first] };
+      await storage.storeBoard(board, null);
+      expect(await storage.storedBoard()).toEqual(board);
+      const part = { ...board, seq: 2, machines: [{ ...first, tasks: [] }] };
+      await storage.storeBoard(part, 0);
+      expect(await storage.storedBoard()).toEqual(board);
+      await storage.storeBoard(part, 1);
+      const machines = [...others, { ...first, tasks: [] }];
+      expect(await storage.storedBoard()).toEqual({ ...part, machines });
+      expect(await storage.everything()).toEqual(BOOK);
     });
   });
 }

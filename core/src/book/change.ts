@@ -9,6 +9,13 @@ export interface RecordChange<S extends Section = Section> {
   readonly after: RecordOf[S] | null;
 }
 
+/** One field of the book itself set, such as its settings: what stood before and what stands after; null where nothing does. */
+export interface FieldChange {
+  readonly key: string;
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
 /**
  * A change to a book as plain data. The same shape serves storage, undo, other tabs and merging:
  * it can be reversed, squashed and written to a file.
@@ -17,6 +24,13 @@ export interface Change {
   /** The command that made it, such as "log-work". */
   readonly command: string;
   readonly records: readonly RecordChange[];
+  /** Fields of the book outside its sections of records. */
+  readonly fields?: readonly FieldChange[];
+}
+
+/** The fields a change sets, none where it names none. */
+export function fieldsOf(change: Change): readonly FieldChange[] {
+  return change.fields ?? [];
 }
 
 /** A record to be added by a change. */
@@ -31,6 +45,11 @@ export function reversed(change: Change): Change {
     records: change.records
       .map((record) => ({ ...record, before: record.after, after: record.before }))
       .reverse(),
+    ...withFields(
+      fieldsOf(change)
+        .map((field) => ({ ...field, before: field.after, after: field.before }))
+        .reverse(),
+    ),
   };
 }
 
@@ -45,7 +64,15 @@ export function squashed(changes: readonly Change[], command: string): Change {
   const records = [...byPlace.values()].filter(
     (record) => JSON.stringify(record.before) !== JSON.stringify(record.after),
   );
-  return { command, records };
+  const byKey = new Map<string, FieldChange>();
+  for (const field of changes.flatMap(fieldsOf)) {
+    byKey.set(field.key, { ...field, before: (byKey.get(field.key) ?? field).before });
+  }
+  return { command, records, ...withFields([...byKey.values()]) };
+}
+
+function withFields(fields: readonly FieldChange[]): Pick<Change, "fields"> {
+  return fields.length === 0 ? {} : { fields };
 }
 
 type Sections = Readonly<Partial<{ [S in Section]: readonly RecordOf[S][] }>>;
@@ -64,5 +91,15 @@ export function applyChange<B extends Sections>(book: B, change: Change): B {
     }
     changed[section] = [...byId.values()];
   }
-  return { ...book, ...changed };
+  return withFieldsSet({ ...book, ...changed }, fieldsOf(change));
+}
+
+/** A copy with fields set; one set to null is left out. */
+export function withFieldsSet<B extends object>(book: B, fields: readonly FieldChange[]): B {
+  const changed = new Map<string, unknown>(Object.entries(book));
+  for (const { key, after } of fields) {
+    if (after === null) changed.delete(key);
+    else changed.set(key, after);
+  }
+  return Object.fromEntries(changed) as B;
 }

@@ -9,9 +9,19 @@ export interface CurrentRecord<T> {
   readonly order: number;
 }
 
-/** Orders by date, then by place in the section. */
-export function byDate<T>(one: CurrentRecord<T>, other: CurrentRecord<T>): number {
-  return one.day - other.day || one.order - other.order;
+/**
+ * Orders by date, then by place in the section. Records that two copies of a book numbered alike
+ * before one was handed over to the other come by id, so that both copies agree.
+ */
+export function byDate<T extends DatedRecord>(
+  one: CurrentRecord<T>,
+  other: CurrentRecord<T>,
+): number {
+  return one.day - other.day || one.order - other.order || byId(one.record, other.record);
+}
+
+function byId(one: DatedRecord, other: DatedRecord): number {
+  return one.id < other.id ? -1 : Number(one.id > other.id);
 }
 
 /** A section seen as the rules see it: which of its records count, and in which order. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { dateField, flagField, wholeField } from "./fields.js";
+import { revisionField } from "./revisionField.js";
 
 /** What every dated record carries: its place in the order, and whether it stands (due rules §1). */
 export const datedFields = {
@@ -8,6 +9,7 @@ export const datedFields = {
   date: dateField,
   /** A void record counts for nothing, and still supersedes. */
   void: flagField.optional(),
+  revision: revisionField,
 };
 
 /** The part of a dated record that orders and supersedes. */

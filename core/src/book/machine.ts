@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { dateField, nameField, notNegativeField, textField, wholeField } from "./fields.js";
 import { machineIdField, meterIdField } from "./ids.js";
+import { revisionField } from "./revisionField.js";
 
 /** A meter of a machine: what it counts, in which unit, and what is known of its pace. */
 export const meterSchema = z
@@ -42,6 +43,7 @@ export const machineSchema = z.looseObject(
     /** The regime it follows; "handbook" where null. */
     regime: nameField.nullish(),
     meters: z.array(meterSchema, "a list of meters").optional(),
+    revision: revisionField,
   },
   "a machine",
 );

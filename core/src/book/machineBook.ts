@@ -1,8 +1,13 @@
 import type { Book, RecordOf } from "./book.js";
+import { crossingRecords } from "./crossing.js";
+import type { DatedRecord } from "./dated.js";
 import type { MachineId } from "./ids.js";
 import type { Machine } from "./machine.js";
 
-/** The part of a book that belongs to one machine: what commands on it need, superseded records and all. */
+/**
+ * The part of a book that belongs to one machine: what commands on it need, superseded records and
+ * all. Where a record replaces one of another machine, both are in the part of either.
+ */
 export interface MachineBook {
   readonly machines: readonly [Machine];
   readonly tasks: readonly RecordOf["tasks"][];
@@ -15,11 +20,13 @@ export interface MachineBook {
 export function machineBookOf(book: Book, id: MachineId): MachineBook | null {
   const machine = (book.machines ?? []).find((candidate) => candidate.id === id);
   if (machine === undefined) return null;
-  const own = <T extends { readonly machine: MachineId }>(records: readonly T[] | undefined): T[] =>
-    (records ?? []).filter((record) => record.machine === id);
+  const own = <T extends DatedRecord>(records: readonly T[] = []): T[] => {
+    const crossing = new Set(crossingRecords(records));
+    return records.filter((record) => record.machine === id || crossing.has(record));
+  };
   return {
     machines: [machine],
-    tasks: own(book.tasks),
+    tasks: (book.tasks ?? []).filter((task) => task.machine === id),
     readings: own(book.readings),
     meterChanges: own(book.meterChanges),
     entries: own(book.entries),

@@ -3,6 +3,7 @@ import { nameField, positiveField, positiveWholeField, textField } from "./field
 import { machineIdField, meterIdField, taskIdField } from "./ids.js";
 import { limitSchema } from "./limit.js";
 import type { Limit } from "./limitKind.js";
+import { revisionField } from "./revisionField.js";
 
 /** The limits of one regime. */
 export const limitsSchema = z.array(limitSchema, "a list of limits");
@@ -51,6 +52,7 @@ export const taskSchema = z
       combine: z.enum(["first", "last"], "first or last").nullish(),
       nth: nthSchema.nullish(),
       follows: followsSchema.nullish(),
+      revision: revisionField,
     },
     "a task",
   )
@@ -67,7 +69,16 @@ export const taskSchema = z
   });
 type TaskShape = z.infer<typeof taskSchema>;
 type TaskField =
-  "id" | "machine" | "name" | "regime" | "regimeReason" | "anchor" | "combine" | "nth" | "follows";
+  | "id"
+  | "machine"
+  | "name"
+  | "regime"
+  | "regimeReason"
+  | "anchor"
+  | "combine"
+  | "nth"
+  | "follows"
+  | "revision";
 
 /** A task of the book. Fields it does not name are kept with it. */
 export type Task = Readonly<Pick<TaskShape, TaskField>> & {

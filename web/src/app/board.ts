@@ -34,5 +34,6 @@ function updated(state: BoardState, update: BoardUpdate): BoardState {
   const machines = update.isWhole
     ? update.machines
     : state.machines.map((machine) => changed.get(machine.machine.id) ?? machine);
-  return { phase: "ready", reason: "", seq: update.seq, today: update.today, machines };
+  const phase = update.isCurrent ? "ready" : "reckoning";
+  return { phase, reason: "", seq: update.seq, today: update.today, machines };
 }

@@ -2,10 +2,10 @@ import { liveQuery } from "dexie";
 import { createContext, use, useEffect, useState, type ReactElement, type ReactNode } from "react";
 import type { BookStorage, Surroundings } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
+import { newId } from "../data/newId.js";
 import type { BookEntry } from "../data/registry.js";
-import { BoardClient } from "../work/boardClient.js";
+import { BoardClient, type BoardListener } from "../work/boardClient.js";
 import { errorWords } from "../words/errorWords.js";
-import type { BoardMessage } from "../work/messages.js";
 import { boardFailed, boardOpened, boardReckoning, boardUnchanged, boardUpdated } from "./board.js";
 import { notifyFailure } from "./notify.js";
 import { store, useAppDispatch, useAppSelector, type AppDispatch } from "./store.js";
@@ -29,23 +29,17 @@ export function useBook(): OpenBook {
 export function surroundings(): Surroundings {
   return {
     today: store.getState().session.today,
-    newId: () => crypto.randomUUID(),
+    newId,
     now: new Date().toISOString(),
   };
 }
 
-function receive(dispatch: AppDispatch, message: BoardMessage): void {
-  switch (message.code) {
-    case "updated":
-      dispatch(boardUpdated(message.update));
-      break;
-    case "unchanged":
-      dispatch(boardUnchanged());
-      break;
-    case "failed":
-      dispatch(boardFailed(message.reason));
-      break;
-  }
+function listenerOf(dispatch: AppDispatch): BoardListener {
+  return {
+    onUpdate: (update) => dispatch(boardUpdated(update)),
+    onUnchanged: () => dispatch(boardUnchanged()),
+    onFailure: (reason) => dispatch(boardFailed(reason)),
+  };
 }
 
 function sayTakenOver(): void {
@@ -71,7 +65,7 @@ export function OpenBookProvider({
   }, []);
   useEffect(() => {
     dispatch(boardOpened());
-    const client = new BoardClient(entry.database, (message) => receive(dispatch, message));
+    const client = new BoardClient(entry.database, listenerOf(dispatch));
     const changes = liveQuery(() => storage.lastSeq()).subscribe({
       next: () => {
         dispatch(boardReckoning());

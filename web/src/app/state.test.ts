@@ -14,7 +14,13 @@ import { noticeGiven, noticesShown, sessionReducer, taskOpened } from "./session
 import { currentDay } from "./today.js";
 
 const BOARD = reckonBoard(BOOK, TODAY);
-const whole = boardUpdated({ seq: 3, today: TODAY, isWhole: true, machines: BOARD });
+const whole = boardUpdated({
+  seq: 3,
+  today: TODAY,
+  isWhole: true,
+  isCurrent: true,
+  machines: BOARD,
+});
 
 /** The board after some actions. */
 function after(...actions: Parameters<typeof boardReducer>[1][]): BoardState {
@@ -34,7 +40,7 @@ test("a part changes its machines where they stand and leaves the others untouch
   const changed = { ...second, tasks: [] };
   const state = after(
     whole,
-    boardUpdated({ seq: 4, today: TODAY, isWhole: false, machines: [changed] }),
+    boardUpdated({ seq: 4, today: TODAY, isWhole: false, isCurrent: true, machines: [changed] }),
   );
   expect(state.machines).toEqual([first, changed, third]);
   expect(state.machines[0]).toBe(first);

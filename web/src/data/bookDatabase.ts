@@ -1,6 +1,7 @@
 import { Dexie, type EntityTable, type Table } from "dexie";
-import type { RecordOf, Section } from "@yonderfell/core";
+import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
+import { machinesNamed } from "./machinesNamed.js";
 
 /** A record as stored: itself, and what it is looked up by. */
 export interface Row<S extends Section = Section> {
@@ -11,8 +12,8 @@ export interface Row<S extends Section = Section> {
   readonly date: string;
   /** The record it replaces; empty where none. */
   readonly replaces: string;
-  /** Counts the changes made to it. */
-  readonly revision: number;
+  /** 1 where the record it replaces is of another machine; absent otherwise, so that the index holds only those. */
+  readonly crosses?: 1;
   readonly record: RecordOf[S];
 }
 
@@ -22,7 +23,15 @@ export interface Fact {
   readonly value: unknown;
 }
 
+/** A machine of the board as it was last reckoned. */
+export interface BoardRow {
+  readonly machine: string;
+  readonly place: number;
+  readonly board: BoardMachine;
+}
+
 const ROW_KEYS = "id, place, machine";
+const DATED_KEYS = `${ROW_KEYS}, replaces, crosses`;
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -34,6 +43,8 @@ export class BookDatabase extends Dexie {
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
   readonly facts!: EntityTable<Fact, "key">;
+  readonly board!: Table<BoardRow, string>;
+  readonly boardFacts!: EntityTable<Fact, "key">;
 
   constructor(name: string) {
     // Strict: a transaction is reported complete only once it has reached the disk.
@@ -48,5 +59,23 @@ export class BookDatabase extends Dexie {
       drafts: "key",
       facts: "key",
     });
+    // The board is kept, journal lines name the machines they touch, and each copy has a name.
+    this.version(2)
+      .stores({
+        readings: DATED_KEYS,
+        meterChanges: DATED_KEYS,
+        entries: `${DATED_KEYS}, [date+place]`,
+        board: "machine, place",
+        boardFacts: "key",
+      })
+      .upgrade(async (transaction) => {
+        await transaction.table("facts").put({ key: "copy", value: crypto.randomUUID() });
+        await transaction
+          .table<JournalLine>("journal")
+          .toCollection()
+          .modify((line, at) => {
+            at.value = { ...line, machines: [...machinesNamed(line.change)] };
+          });
+      });
   }
 }

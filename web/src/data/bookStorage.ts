@@ -1,13 +1,17 @@
 import type {
+  BoardMachine,
   Book,
+  BookIssue,
   Change,
   CommandContext,
   CommandResult,
+  DayNumber,
   Entry,
   Machine,
   MachineBook,
   MachineId,
   Result,
+  Section,
   Settings,
 } from "@yonderfell/core";
 
@@ -18,6 +22,8 @@ export interface JournalLine {
   /** When it was made, as an ISO instant. */
   readonly at: string;
   readonly change: Change;
+  /** The machines whose reckoning it may move. */
+  readonly machines: readonly MachineId[];
 }
 
 /** What a command needs of the world outside the book. */
@@ -35,6 +41,25 @@ export interface Saved {
   readonly change: Change;
 }
 
+/** What stands in the way of a change made up beforehand. */
+export type ChangeRefusal =
+  /** What it would change no longer stands as it did. */
+  | { readonly code: "changed-elsewhere"; readonly section: Section | null; readonly id: string }
+  /** Without what it takes away the book would contradict itself. */
+  | { readonly code: "still-needed"; readonly issue: BookIssue };
+
+/** What stands in the way of taking a change back. */
+export type TakeBackRefusal = ChangeRefusal | { readonly code: "no-longer-known" };
+
+/** The board as it was last reckoned, in the order it is shown. */
+export interface StoredBoard {
+  readonly seq: number;
+  readonly today: DayNumber;
+  /** Which program reckoned it; another may reckon otherwise. */
+  readonly program: string;
+  readonly machines: readonly BoardMachine[];
+}
+
 /** What a command may meet beside its own issues. */
 export interface MachineMissing {
   readonly code: "machine-missing";
@@ -48,16 +73,40 @@ export interface Draft {
   readonly at: string;
 }
 
+/** What the board of a book is reckoned from, and where it is stored. */
+export interface BoardSource {
+  machines(): Promise<readonly Machine[]>;
+  settings(): Promise<Settings>;
+  /** The parts of several machines, read together; those that are not there are left out. */
+  machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]>;
+  /** The number of the last change, 0 before the first. */
+  lastSeq(): Promise<number>;
+  /** The changes after `seq`, or null where the journal no longer goes back that far. */
+  changesAfter(seq: number): Promise<readonly JournalLine[] | null>;
+  /** The board as last stored, null before the first. */
+  storedBoard(): Promise<StoredBoard | null>;
+  /**
+   * Stores a whole board (`from` null), or the machines of one that have changed since change
+   * number `from`; the latter only where the board stored is of just that number, that day and that
+   * program, as another tab may have stored its own in between. A board left behind is caught up later.
+   */
+  storeBoard(board: StoredBoard, from: number | null): Promise<void>;
+}
+
 /**
  * Where one book is kept. Small on purpose, so that another store can take its place; both
  * stores pass the same acceptance suite.
  */
-export interface BookStorage {
+export interface BookStorage extends BoardSource {
   /** Fills an empty store with a book; refused (thrown) where there is one already. */
   fill(book: Book): Promise<void>;
-  machines(): Promise<readonly Machine[]>;
-  settings(): Promise<Settings>;
+  /** The settings as the file has them, without defaults. */
+  ownSettings(): Promise<Book["settings"]>;
   machineBook(id: MachineId): Promise<MachineBook | null>;
+  /** How many records each section holds. */
+  counts(): Promise<Readonly<Record<Section, number>>>;
+  /** What this copy of the book is called in the counts of changes. */
+  copy(): Promise<string>;
   /** The latest entries that stand, over all machines, latest first: neither superseded nor void. */
   latestEntries(limit: number): Promise<readonly Entry[]>;
   /** The whole book, as it would be written to a file. */
@@ -68,10 +117,10 @@ export interface BookStorage {
     command: MachineCommand<Issue>,
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>>;
-  /** The number of the last change, 0 before the first. */
-  lastSeq(): Promise<number>;
-  /** The changes after `seq`, or null where the journal no longer goes back that far. */
-  changesAfter(seq: number): Promise<readonly JournalLine[] | null>;
+  /** Makes a change that was made up beforehand, all or nothing: only while everything it changes still stands as it did, and only where the book stays whole. */
+  apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>>;
+  /** Takes back the change of a journal line, by a change of its own. */
+  takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>>;
   draft(key: string): Promise<Draft | null>;
   keepDraft(draft: Draft): Promise<void>;
   dropDraft(key: string): Promise<void>;

@@ -1,49 +1,47 @@
 import {
-  BOOK_FORMAT,
-  BOOK_VERSION,
+  numbered,
   SECTIONS,
-  settingsOf,
   success,
+  takenBack,
   type Book,
   type Change,
   type Entry,
-  type Machine,
   type MachineBook,
   type MachineId,
-  type RecordChange,
-  type RecordOf,
   type Result,
   type Section,
-  type Settings,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
-import { BookDatabase, type Row } from "./bookDatabase.js";
+import { readMachineBooks, tableOf } from "./bookSlices.js";
 import type {
   BookStorage,
+  ChangeRefusal,
   Draft,
   ExportNote,
-  JournalLine,
   MachineCommand,
   MachineMissing,
   Saved,
   Surroundings,
+  TakeBackRefusal,
 } from "./bookStorage.js";
-import { numbered } from "./numbered.js";
-import { rowOf } from "./rows.js";
+import { DexieBoardSource } from "./dexieBoardSource.js";
+import { newId } from "./newId.js";
+import { rowsOf } from "./rows.js";
+import { stamped } from "./stamped.js";
+import { changedElsewhere, contradiction, wholeBook, writeChange } from "./writeChange.js";
 
-/** So many changes the journal goes back; records never depend on it. */
-const JOURNAL_LENGTH = 5000;
-
-/** Everything of the file that is not a section of records. */
-type BookHead = Omit<Book, Section>;
+/** Ends a transaction without a trace: what was written in it is taken back. */
+class Refused extends Error {
+  constructor(readonly refusal: ChangeRefusal) {
+    super(refusal.code);
+  }
+}
 
 /** A book in the browser's database. */
-export class DexieStorage implements BookStorage {
-  private readonly database: BookDatabase;
-
+export class DexieStorage extends DexieBoardSource implements BookStorage {
   /** `onTakenOver` is told when another tab needs a newer form of the database and this one has let go of it. */
   constructor(name: string, onTakenOver?: () => void) {
-    this.database = new BookDatabase(name);
+    super(name);
     if (onTakenOver === undefined) return;
     this.database.on("versionchange", () => {
       this.database.close();
@@ -57,33 +55,29 @@ export class DexieStorage implements BookStorage {
     await database.transaction("rw", database.tables, async () => {
       if ((await database.facts.get("head")) !== undefined) throw new Error("the store has a book");
       for (const section of SECTIONS) {
-        await this.table(section).bulkAdd(
-          sections[section].map((record, place) => rowOf(record, place, 1)),
-        );
+        await tableOf(database, section).bulkAdd(rowsOf(sections[section]));
       }
       await database.facts.bulkPut([
         { key: "head", value: head },
+        { key: "copy", value: newId() },
         { key: "lastRecordSeq", value: lastRecordSeq },
       ]);
     });
   }
 
-  async machines(): Promise<readonly Machine[]> {
-    const rows = await this.database.machines.orderBy("place").toArray();
-    return rows.map((row) => row.record);
-  }
-
-  async settings(): Promise<Settings> {
-    return settingsOf(await this.head());
-  }
-
   async machineBook(id: MachineId): Promise<MachineBook | null> {
-    const { database } = this;
-    return database.transaction(
-      "r",
-      SECTIONS.map((section) => this.table(section)),
-      () => this.readMachineBook(id),
+    return (await this.machineBooks([id]))[0] ?? null;
+  }
+
+  async counts(): Promise<Readonly<Record<Section, number>>> {
+    const counts = await Promise.all(
+      SECTIONS.map(async (section) => [section, await tableOf(this.database, section).count()]),
     );
+    return Object.fromEntries(counts) as Record<Section, number>;
+  }
+
+  async copy(): Promise<string> {
+    return ((await this.database.facts.get("copy"))?.value ?? "") as string;
   }
 
   async latestEntries(limit: number): Promise<readonly Entry[]> {
@@ -101,14 +95,8 @@ export class DexieStorage implements BookStorage {
 
   async everything(): Promise<Book> {
     const { database } = this;
-    return database.transaction("r", database.tables, async () => {
-      const book: Record<string, unknown> = { ...(await this.head()) };
-      for (const section of SECTIONS) {
-        const rows = await this.table(section).orderBy("place").toArray();
-        book[section] = rows.map((row) => row.record);
-      }
-      return { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as unknown as Book;
-    });
+    const tables = [...this.records(), database.facts];
+    return database.transaction("r", tables, () => wholeBook(database));
   }
 
   async perform<Issue>(
@@ -117,29 +105,38 @@ export class DexieStorage implements BookStorage {
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const { database } = this;
-    return database.transaction("rw", database.tables, async () => {
-      const book = await this.readMachineBook(machine);
-      if (book === null)
+    return database.transaction("rw", this.written(), async () => {
+      const [book] = await readMachineBooks(database, [machine]);
+      if (book === undefined)
         return { ok: false as const, issues: [{ code: "machine-missing" as const }] };
-      let recordSeq = await this.number("lastRecordSeq");
+      let recordSeq = Number((await database.facts.get("lastRecordSeq"))?.value ?? 0);
       const nextSeq = (): number => (recordSeq += 1);
-      const { today, newId, now } = surroundings;
-      const result = command(book, { today, newId, nextSeq });
+      const { today, newId: idOf, now } = surroundings;
+      const result = command(book, { today, newId: idOf, nextSeq });
       if (!result.ok) return result;
       await database.facts.put({ key: "lastRecordSeq", value: recordSeq });
-      return success({ seq: await this.write(result.value, now), change: result.value });
+      const { seq, change } = await writeChange(
+        database,
+        stamped(result.value, await this.copy()),
+        now,
+      );
+      return success({ seq, change });
     });
   }
 
-  async lastSeq(): Promise<number> {
-    return (await this.database.journal.orderBy("seq").last())?.seq ?? 0;
+  async apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
+    return this.refusable(async () => this.applyNow(change, now));
   }
 
-  async changesAfter(seq: number): Promise<readonly JournalLine[] | null> {
-    const { journal } = this.database;
-    const lines = await journal.where("seq").above(seq).sortBy("seq");
-    const first = lines[0];
-    return first === undefined || first.seq === seq + 1 ? lines : null;
+  async takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
+    return this.refusable<TakeBackRefusal>(async () => {
+      const line = await this.database.journal.get(seq);
+      if (line === undefined) {
+        return { ok: false as const, issues: [{ code: "no-longer-known" as const }] };
+      }
+      const wasHandedOver = seq <= ((await this.lastExport())?.seq ?? 0);
+      return this.applyNow(takenBack(line.change, wasHandedOver, await this.copy()), now);
+    });
   }
 
   async draft(key: string): Promise<Draft | null> {
@@ -166,50 +163,30 @@ export class DexieStorage implements BookStorage {
     this.database.close();
   }
 
-  private table<S extends Section>(section: S): Table<Row<S>, string> {
-    return this.database.table(section);
+  /** The tables a change is written to. */
+  private written(): Table[] {
+    return [...this.records(), this.database.journal, this.database.facts];
   }
 
-  private async head(): Promise<BookHead> {
-    return ((await this.database.facts.get("head"))?.value ?? {}) as BookHead;
+  /** Makes a change within the running transaction; throws {@link Refused} where it may not be. */
+  private async applyNow(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
+    const { database } = this;
+    const elsewhere = await changedElsewhere(database, change);
+    if (elsewhere !== null) throw new Refused(elsewhere);
+    const saved = await writeChange(database, change, now);
+    const issue = await contradiction(database, saved.machines);
+    if (issue !== null) throw new Refused({ code: "still-needed", issue });
+    return success({ seq: saved.seq, change });
   }
 
-  private async number(key: string): Promise<number> {
-    return Number((await this.database.facts.get(key))?.value ?? 0);
-  }
-
-  private async readMachineBook(id: MachineId): Promise<MachineBook | null> {
-    const machine = (await this.database.machines.get(id))?.record;
-    if (machine === undefined) return null;
-    const own = async <S extends Section>(section: S): Promise<RecordOf[S][]> => {
-      const rows = await this.table(section).where("machine").equals(id).sortBy("place");
-      return rows.map((row) => row.record);
-    };
-    return {
-      machines: [machine],
-      tasks: await own("tasks"),
-      readings: await own("readings"),
-      meterChanges: await own("meterChanges"),
-      entries: await own("entries"),
-    };
-  }
-
-  /** Writes a change and its journal line within the running transaction; answers the line's number. */
-  private async write(change: Change, now: string): Promise<number> {
-    for (const record of change.records) await this.writeRecord(record);
-    const seq = await this.database.journal.add({ at: now, change });
-    await this.database.journal
-      .where("seq")
-      .belowOrEqual(seq - JOURNAL_LENGTH)
-      .delete();
-    return seq;
-  }
-
-  private async writeRecord({ section, id, after }: RecordChange): Promise<void> {
-    const table = this.table(section);
-    if (after === null) return table.delete(id);
-    const stored = await table.get(id);
-    const place = stored?.place ?? ((await table.orderBy("place").last())?.place ?? -1) + 1;
-    await table.put(rowOf(after, place, (stored?.revision ?? 0) + 1));
+  private async refusable<Issue>(
+    run: () => Promise<Result<Saved, Issue>>,
+  ): Promise<Result<Saved, Issue | ChangeRefusal>> {
+    try {
+      return await this.database.transaction("rw", this.written(), run);
+    } catch (error) {
+      if (error instanceof Refused) return { ok: false, issues: [error.refusal] };
+      throw error;
+    }
   }
 }

@@ -1,36 +1,54 @@
 import {
   applyChange,
+  crossingRecords,
+  fieldsOf,
   machineBookOf,
+  numbered,
+  referenceIssues,
+  SECTIONS,
   settingsOf,
   success,
   supersededIds,
+  takenBack,
   type Book,
+  type Change,
+  type DatedRecord,
   type Entry,
   type Machine,
   type MachineBook,
   type MachineId,
   type Result,
+  type Section,
   type Settings,
 } from "@yonderfell/core";
+import { isEqual } from "es-toolkit";
 import type {
   BookStorage,
+  ChangeRefusal,
   Draft,
   ExportNote,
   JournalLine,
   MachineCommand,
   MachineMissing,
   Saved,
+  StoredBoard,
   Surroundings,
+  TakeBackRefusal,
 } from "./bookStorage.js";
-import { numbered } from "./numbered.js";
+import { machinesNamed } from "./machinesNamed.js";
+import { newId } from "./newId.js";
+import { stamped } from "./stamped.js";
+import { follows } from "./storedBoard.js";
 
 /** A book in memory, for tests and for looking at a book without storing it. */
 export class MemoryStorage implements BookStorage {
   private book: Book | null = null;
   private recordSeq = 0;
+  private readonly name = newId();
   private readonly journal: JournalLine[] = [];
   private readonly drafts = new Map<string, Draft>();
   private exported: ExportNote | null = null;
+  private board: StoredBoard | null = null;
 
   fill(book: Book): Promise<void> {
     if (this.book !== null) return Promise.reject(new Error("the store has a book"));
@@ -48,8 +66,26 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve(settingsOf(this.book ?? {}));
   }
 
+  ownSettings(): Promise<Book["settings"]> {
+    return Promise.resolve(this.book?.settings);
+  }
+
   machineBook(id: MachineId): Promise<MachineBook | null> {
     return Promise.resolve(this.book === null ? null : machineBookOf(this.book, id));
+  }
+
+  async machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]> {
+    const books = await Promise.all(ids.map((id) => this.machineBook(id)));
+    return books.filter((book) => book !== null);
+  }
+
+  counts(): Promise<Readonly<Record<Section, number>>> {
+    const counts = SECTIONS.map((section) => [section, this.book?.[section]?.length ?? 0]);
+    return Promise.resolve(Object.fromEntries(counts) as Record<Section, number>);
+  }
+
+  copy(): Promise<string> {
+    return Promise.resolve(this.name);
   }
 
   latestEntries(limit: number): Promise<readonly Entry[]> {
@@ -74,17 +110,27 @@ export class MemoryStorage implements BookStorage {
     { today, newId, now }: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const slice = this.book === null ? null : machineBookOf(this.book, machine);
-    if (this.book === null || slice === null) {
+    if (slice === null) {
       return Promise.resolve({ ok: false, issues: [{ code: "machine-missing" }] });
     }
     let recordSeq = this.recordSeq;
     const result = command(slice, { today, newId, nextSeq: () => (recordSeq += 1) });
     if (!result.ok) return Promise.resolve(result);
     this.recordSeq = recordSeq;
-    this.book = applyChange(this.book, result.value);
-    const seq = this.journal.length + 1;
-    this.journal.push({ seq, at: now, change: result.value });
-    return Promise.resolve(success({ seq, change: result.value }));
+    return Promise.resolve(success(this.write(stamped(result.value, this.name), now)));
+  }
+
+  apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
+    return Promise.resolve(this.applyNow(change, now));
+  }
+
+  takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
+    const line = this.journal[seq - 1];
+    if (line === undefined) {
+      return Promise.resolve({ ok: false, issues: [{ code: "no-longer-known" }] });
+    }
+    const wasHandedOver = seq <= (this.exported?.seq ?? 0);
+    return Promise.resolve(this.applyNow(takenBack(line.change, wasHandedOver, this.name), now));
   }
 
   lastSeq(): Promise<number> {
@@ -118,7 +164,65 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve();
   }
 
+  storedBoard(): Promise<StoredBoard | null> {
+    return Promise.resolve(this.board);
+  }
+
+  storeBoard(board: StoredBoard, from: number | null): Promise<void> {
+    if (from === null) this.board = board;
+    if (from === null || this.board === null || !follows(board, this.board, from)) {
+      return Promise.resolve();
+    }
+    const changed = new Map(board.machines.map((one) => [one.machine.id, one]));
+    const machines = this.board.machines.map((one) => changed.get(one.machine.id) ?? one);
+    this.board = { ...board, machines };
+    return Promise.resolve();
+  }
+
   close(): void {
     this.drafts.clear();
+  }
+
+  private find(section: Section, id: string): unknown {
+    const records: readonly { readonly id: string }[] = this.book?.[section] ?? [];
+    return records.find((record) => record.id === id) ?? null;
+  }
+
+  private applyNow(change: Change, now: string): Result<Saved, ChangeRefusal> {
+    const book = this.book as Book;
+    for (const { section, id, before } of change.records) {
+      if (!isEqual(this.find(section, id), before)) {
+        return { ok: false, issues: [{ code: "changed-elsewhere", section, id }] };
+      }
+    }
+    const head = new Map<string, unknown>(Object.entries(book));
+    for (const { key, before } of fieldsOf(change)) {
+      if (!isEqual(head.get(key) ?? null, before)) {
+        return { ok: false, issues: [{ code: "changed-elsewhere", section: null, id: key }] };
+      }
+    }
+    const [issue] = referenceIssues(applyChange(book, change));
+    if (issue !== undefined) return { ok: false, issues: [{ code: "still-needed", issue }] };
+    for (const { after } of change.records) {
+      this.recordSeq = Math.max(this.recordSeq, (after as DatedRecord | null)?.seq ?? 0);
+    }
+    return success(this.write(change, now));
+  }
+
+  private write(change: Change, now: string): Saved {
+    const before = this.book as Book;
+    this.book = applyChange(before, change);
+    const seq = this.journal.length + 1;
+    const machines = machinesNamed(change);
+    for (const section of ["readings", "meterChanges", "entries"] as const) {
+      for (const book of [before, this.book]) {
+        const crossing: readonly DatedRecord[] = crossingRecords<DatedRecord>(book[section] ?? []);
+        if (crossing.some((record) => machines.has(record.machine as MachineId))) {
+          for (const record of crossing) machines.add(record.machine as MachineId);
+        }
+      }
+    }
+    this.journal.push({ seq, at: now, change, machines: [...machines] });
+    return { seq, change };
   }
 }

@@ -20,27 +20,52 @@ export function inOrderOfDate(tasks: readonly TaskReckoning[]): TaskReckoning[] 
   );
 }
 
-/** Tasks over all machines, the most pressing first and the soonest of those first. */
-export function mostPressing(machines: readonly BoardMachine[]): BoardTask[] {
-  return machines
-    .flatMap((machine) => machine.tasks.map((task) => ({ machine, task })))
-    .sort(
-      (one, other) =>
-        pressure(one.task.status) - pressure(other.task.status) ||
-        orderingDay(one.task) - orderingDay(other.task),
-    );
+/** A task with what it is put in order by, worked out once. */
+interface Keyed {
+  readonly entry: BoardTask;
+  readonly pressure: number;
+  readonly day: number;
 }
 
-/** Machines with the one whose soonest work is most pressing first. */
+const keyed = (machine: BoardMachine, task: TaskReckoning): Keyed => ({
+  entry: { machine, task },
+  pressure: pressure(task.status),
+  day: orderingDay(task),
+});
+
+const byPressure = (one: Keyed, other: Keyed): number =>
+  one.pressure - other.pressure || one.day - other.day;
+
+/** Tasks over all machines, the most pressing first and the soonest of those first. */
+export function mostPressing(machines: readonly BoardMachine[]): BoardTask[] {
+  const tasks: Keyed[] = [];
+  for (const machine of machines) {
+    for (const task of machine.tasks) tasks.push(keyed(machine, task));
+  }
+  return tasks.sort(byPressure).map(({ entry }) => entry);
+}
+
+/** The most pressing task of a machine, null where it has none. */
+export function firstTask(machine: BoardMachine): TaskReckoning | null {
+  return firstOf(machine)?.entry.task ?? null;
+}
+
+function firstOf(machine: BoardMachine): Keyed | null {
+  let first: Keyed | null = null;
+  for (const task of machine.tasks) {
+    const candidate = keyed(machine, task);
+    if (first === null || byPressure(candidate, first) < 0) first = candidate;
+  }
+  return first;
+}
+
+/** Machines with the one whose soonest work is most pressing first; those without work last. */
 export function machinesInOrder(machines: readonly BoardMachine[]): BoardMachine[] {
-  const keyOf = (machine: BoardMachine): readonly [number, number] => {
-    const first = mostPressing([machine])[0]?.task;
-    return first === undefined
-      ? [STATUSES.length, Number.MAX_SAFE_INTEGER]
-      : [pressure(first.status), orderingDay(first)];
-  };
+  const last = { pressure: STATUSES.length, day: Number.MAX_SAFE_INTEGER };
   return machines
-    .map((machine) => ({ machine, key: keyOf(machine) }))
-    .sort((one, other) => one.key[0] - other.key[0] || one.key[1] - other.key[1])
+    .map((machine) => ({ machine, first: firstOf(machine) ?? last }))
+    .sort(
+      (one, other) => one.first.pressure - other.first.pressure || one.first.day - other.first.day,
+    )
     .map(({ machine }) => machine);
 }

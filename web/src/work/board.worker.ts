@@ -1,22 +1,41 @@
-import { DexieStorage } from "../data/dexieStorage.js";
+import { DexieBoardSource } from "../data/dexieBoardSource.js";
 import { errorWords } from "../words/errorWords.js";
-import { BoardKeeper } from "./boardKeeper.js";
+import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
 import type { BoardMessage, WakeMessage } from "./messages.js";
+
+/** So many machines a message; a few milliseconds of the page's time each. */
+const MACHINES_A_PIECE = 20;
 
 let keeper: BoardKeeper | null = null;
 let turn: Promise<void> = Promise.resolve();
 
-async function refresh({ database, today }: WakeMessage): Promise<void> {
-  keeper ??= new BoardKeeper(new DexieStorage(database));
-  let message: BoardMessage;
-  try {
-    const update = await keeper.refresh(today);
-    message = update === null ? { code: "unchanged" } : { code: "updated", update };
-  } catch (error) {
-    // Whatever went wrong reaches the person: the board would otherwise stand still unexplained.
-    message = { code: "failed", reason: errorWords(error) };
+const send = (message: BoardMessage): void => self.postMessage(message);
+
+// Whatever goes wrong reaches the person: the board would otherwise stand still unexplained.
+const sendFailure = (error: unknown): void => send({ code: "failed", reason: errorWords(error) });
+
+function sendInPieces(update: BoardUpdate): void {
+  const { machines } = update;
+  for (let from = 0; from === 0 || from < machines.length; from += MACHINES_A_PIECE) {
+    const piece = { ...update, machines: machines.slice(from, from + MACHINES_A_PIECE) };
+    send({ code: "piece", update: piece, isLast: from + MACHINES_A_PIECE >= machines.length });
   }
-  self.postMessage(message);
+}
+
+async function refresh({ database, today }: WakeMessage): Promise<void> {
+  // The name of the built worker changes with its code, so a board of other code is known as such.
+  keeper ??= new BoardKeeper(new DexieBoardSource(database), self.location.pathname);
+  try {
+    let isChanged = false;
+    for await (const update of keeper.refresh(today)) {
+      isChanged = true;
+      sendInPieces(update);
+    }
+    if (!isChanged) send({ code: "unchanged" });
+    keeper.stored().catch(sendFailure);
+  } catch (error) {
+    sendFailure(error);
+  }
 }
 
 self.onmessage = (event: MessageEvent<WakeMessage>): void => {

@@ -1,87 +1,114 @@
 import {
-  reckonBoard,
+  fieldsOf,
   reckonMachineBook,
-  settingsOf,
   type BoardMachine,
-  type Change,
   type DayNumber,
   type MachineId,
-  type Settings,
 } from "@yonderfell/core";
-import type { BookStorage } from "../data/bookStorage.js";
+import type { BoardSource, JournalLine } from "../data/bookStorage.js";
+import { machinesInOrder } from "../ui/boardOrder.js";
 
 /** What has become of the board: all of it, or only the machines a change touched. */
 export interface BoardUpdate {
   readonly seq: number;
   readonly today: DayNumber;
-  /** Whether `machines` is the whole board, in order, rather than the part that changed. */
+  /** Whether `machines` is the whole board, most pressing first, rather than the part that changed. */
   readonly isWhole: boolean;
+  /** Whether the board now matches the book and the day; if not, another update follows. */
+  readonly isCurrent: boolean;
   readonly machines: readonly BoardMachine[];
 }
 
-/** The machines whose records a change touches. */
-export function machinesTouched(change: Change): Set<MachineId> {
-  const touched = new Set<MachineId>();
-  for (const { section, before, after } of change.records) {
-    for (const record of [before, after]) {
-      if (record === null) continue;
-      touched.add(
-        section === "machines"
-          ? (record.id as MachineId)
-          : (record as { machine: MachineId }).machine,
-      );
-    }
-  }
-  return touched;
-}
+/** So many machines are read from the store at a time, so that a save need not wait for all of them. */
+const READ_AT_ONCE = 20;
 
 /**
- * Keeps the board of a book current: reckons all of it once, then only the machines that the
- * changes since have touched. A new day reckons all again.
+ * Keeps the board of a book current. Begins with the board as it was last stored, then reckons only
+ * the machines that the changes since have touched. A new day, another program, or a journal that
+ * does not go back far enough reckons all again.
  */
 export class BoardKeeper {
   private seq = -1;
   private today: DayNumber | null = null;
-  private settings: Settings | null = null;
+  private isBegun = false;
+  private storing: Promise<void> = Promise.resolve();
 
-  constructor(private readonly storage: BookStorage) {}
+  /** `program` names the code that reckons; a board stored by another is shown but not relied on. */
+  constructor(
+    private readonly storage: BoardSource,
+    private readonly program: string,
+  ) {}
 
-  /** What has changed on the board since the last call; null where nothing has. */
-  async refresh(today: DayNumber): Promise<BoardUpdate | null> {
+  /** What has changed on the board since the last call, as it becomes known; nothing where nothing has. */
+  async *refresh(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
+    if (!this.isBegun) {
+      this.isBegun = true;
+      yield* this.begin(today);
+    }
+    // Read first: what is written while reading is seen again at the next call.
     const lastSeq = await this.storage.lastSeq();
-    if (this.today === today && this.seq === lastSeq) return null;
+    if (this.today === today && this.seq === lastSeq) return;
     const lines = this.today === today ? await this.storage.changesAfter(this.seq) : null;
-    const touched = lines?.map((line) => machinesTouched(line.change)) ?? null;
-    const addsMachines = lines?.some((line) =>
-      line.change.records.some((record) => record.section === "machines"),
-    );
-    if (touched === null || addsMachines === true) return this.reckonAll(today, lastSeq);
-    const ids = new Set(touched.flatMap((machines) => [...machines]));
-    const update = await this.reckonSome(ids, today, lastSeq);
+    const update =
+      lines === null || lines.some(movesAll)
+        ? await this.reckonAll(today, lastSeq)
+        : await this.reckonSome(lines, today, lastSeq);
+    this.store(update, update.isWhole ? null : this.seq);
+    this.today = today;
     this.seq = lastSeq;
-    return update;
+    yield update;
+  }
+
+  /** Resolves once the board is stored as far as it is known; rejects where it could not be. */
+  stored(): Promise<void> {
+    return this.storing;
+  }
+
+  private async *begin(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
+    const stored = await this.storage.storedBoard();
+    if (stored === null) return;
+    const { seq, machines } = stored;
+    if (stored.program === this.program) {
+      this.today = stored.today;
+      this.seq = seq;
+    }
+    const isCurrent = this.today === today && seq === (await this.storage.lastSeq());
+    yield { seq, today: stored.today, isWhole: true, isCurrent, machines };
   }
 
   private async reckonAll(today: DayNumber, seq: number): Promise<BoardUpdate> {
-    const book = await this.storage.everything();
-    const machines = reckonBoard(book, today);
-    this.settings = settingsOf(book);
-    this.today = today;
-    this.seq = seq;
-    return { seq, today, isWhole: true, machines };
+    const settings = await this.storage.settings();
+    const ids = (await this.storage.machines()).map((machine) => machine.id);
+    const machines: BoardMachine[] = [];
+    for (let from = 0; from < ids.length; from += READ_AT_ONCE) {
+      const books = await this.storage.machineBooks(ids.slice(from, from + READ_AT_ONCE));
+      for (const book of books) machines.push(reckonMachineBook(book, settings, today));
+    }
+    return { seq, today, isWhole: true, isCurrent: true, machines: machinesInOrder(machines) };
   }
 
   private async reckonSome(
-    ids: ReadonlySet<MachineId>,
+    lines: readonly JournalLine[],
     today: DayNumber,
     seq: number,
   ): Promise<BoardUpdate> {
-    const settings = this.settings ?? (await this.storage.settings());
-    const machines: BoardMachine[] = [];
-    for (const id of ids) {
-      const book = await this.storage.machineBook(id);
-      if (book !== null) machines.push(reckonMachineBook(book, settings, today));
-    }
-    return { seq, today, isWhole: false, machines };
+    const ids = new Set<MachineId>(lines.flatMap((line) => line.machines));
+    const settings = await this.storage.settings();
+    const books = await this.storage.machineBooks([...ids]);
+    const machines = books.map((book) => reckonMachineBook(book, settings, today));
+    return { seq, today, isWhole: false, isCurrent: true, machines };
   }
+
+  private store({ seq, today, machines }: BoardUpdate, from: number | null): void {
+    const board = { seq, today, program: this.program, machines };
+    this.storing = this.storing.then(() => this.storage.storeBoard(board, from));
+  }
+}
+
+/** Whether a change moves every machine, or adds or takes away one: then all is reckoned again. */
+function movesAll({ change }: JournalLine): boolean {
+  return (
+    fieldsOf(change).some((field) => field.key === "settings") ||
+    change.records.some(({ section }) => section === "machines")
+  );
 }

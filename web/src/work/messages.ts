@@ -7,8 +7,8 @@ export interface WakeMessage {
   readonly today: DayNumber;
 }
 
-/** What the board worker answers. */
+/** What the board worker answers. A large update comes in pieces, so that no single one holds the page up. */
 export type BoardMessage =
-  | { readonly code: "updated"; readonly update: BoardUpdate }
+  | { readonly code: "piece"; readonly update: BoardUpdate; readonly isLast: boolean }
   | { readonly code: "unchanged" }
   | { readonly code: "failed"; readonly reason: string };

@@ -19,14 +19,15 @@ export function historyDay({ record }: HistoryItem): DayNumber {
   return dayOf(record.date);
 }
 
-/** All that happened to a machine, latest first; superseded records stay in it. */
+/** All that happened to a machine, latest first; superseded records stay in it. Records of another machine that crossed with its own are that one's history. */
 export function historyOf(book: MachineBook): HistoryItem[] {
   const items: HistoryItem[] = [
     ...book.entries.map((record) => ({ kind: "entries" as const, record })),
     ...book.readings.map((record) => ({ kind: "readings" as const, record })),
     ...book.meterChanges.map((record) => ({ kind: "meterChanges" as const, record })),
   ];
-  return items.sort(
+  const own = items.filter(({ record }) => record.machine === book.machines[0].id);
+  return own.sort(
     (one, other) =>
       historyDay(other) - historyDay(one) || (other.record.seq ?? 0) - (one.record.seq ?? 0),
   );

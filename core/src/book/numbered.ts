@@ -1,13 +1,9 @@
-import {
-  DATED_SECTIONS,
-  SECTIONS,
-  type Book,
-  type DatedRecord,
-  type RecordOf,
-  type Section,
-} from "@yonderfell/core";
+import type { Book, RecordOf } from "./book.js";
+import type { DatedRecord } from "./dated.js";
+import { DATED_SECTIONS, SECTIONS, type Section } from "./sections.js";
 
-type Sections = { readonly [S in Section]: readonly RecordOf[S][] };
+/** All sections of a book, none missing. */
+export type Sections = { readonly [S in Section]: readonly RecordOf[S][] };
 
 /** A book taken apart for storing. */
 export interface NumberedBook {

@@ -1,0 +1,78 @@
+import {
+  DATED_SECTIONS,
+  chainFrom,
+  type DatedRecord,
+  type DatedSection,
+  type MachineBook,
+  type MachineId,
+  type RecordOf,
+  type Section,
+} from "@yonderfell/core";
+import type { Table } from "dexie";
+import type { BookDatabase, Row } from "./bookDatabase.js";
+
+/** The table of a section. */
+export function tableOf<S extends Section>(
+  database: BookDatabase,
+  section: S,
+): Table<Row<S>, string> {
+  return database.table(section);
+}
+
+/** Everything of the file that is not a section of records. */
+export async function headOf(database: BookDatabase): Promise<Record<string, unknown>> {
+  return ((await database.facts.get("head"))?.value ?? {}) as Record<string, unknown>;
+}
+
+type CrossingRows = Readonly<Record<DatedSection, readonly Row[]>>;
+
+/** The rows that cross from one machine to another, with all they go back to; mostly none. */
+async function crossingRows(database: BookDatabase): Promise<CrossingRows> {
+  const found: Record<DatedSection, Row[]> = { readings: [], meterChanges: [], entries: [] };
+  for (const section of DATED_SECTIONS) {
+    const table = tableOf<DatedSection>(database, section);
+    const crossing = await table.where("crosses").equals(1).toArray();
+    if (crossing.length === 0) continue;
+    const replacing = await table.where("replaces").above("").toArray();
+    const ids = replacing.map((row) => row.replaces);
+    const replaced = (await table.bulkGet(ids)).flatMap((row) => row ?? []);
+    const byId = new Map([...replacing, ...replaced].map((row) => [row.id, row]));
+    const records = new Map<string, DatedRecord>();
+    for (const row of byId.values()) records.set(row.id, row.record);
+    const chains = crossing.flatMap((row) =>
+      chainFrom<DatedRecord>(row.record, (id) => records.get(id)).map((record) => record.id),
+    );
+    found[section] = [...new Set(chains)].flatMap((id) => byId.get(id) ?? []);
+  }
+  return found;
+}
+
+/** Reads the parts of machines within the running transaction; machines that are not there are left out. */
+export async function readMachineBooks(
+  database: BookDatabase,
+  ids: readonly MachineId[],
+): Promise<MachineBook[]> {
+  const crossing = await crossingRows(database);
+  const own = async <S extends Section>(section: S, id: MachineId): Promise<RecordOf[S][]> => {
+    const rows = await tableOf(database, section).where("machine").equals(id).toArray();
+    const others = section in crossing ? crossing[section as DatedSection] : [];
+    const foreign = others.filter((row) => row.machine !== id) as unknown as Row<S>[];
+    return [...rows, ...foreign]
+      .sort((one, other) => one.place - other.place)
+      .map((row) => row.record);
+  };
+  const books = await Promise.all(
+    ids.map(async (id): Promise<MachineBook | null> => {
+      const machine = (await database.machines.get(id))?.record;
+      if (machine === undefined) return null;
+      const [tasks, readings, meterChanges, entries] = await Promise.all([
+        own("tasks", id),
+        own("readings", id),
+        own("meterChanges", id),
+        own("entries", id),
+      ]);
+      return { machines: [machine], tasks, readings, meterChanges, entries };
+    }),
+  );
+  return books.filter((book) => book !== null);
+}

@@ -1,0 +1,87 @@
+import {
+  SECTIONS,
+  settingsOf,
+  type Book,
+  type Machine,
+  type MachineBook,
+  type MachineId,
+  type Settings,
+} from "@yonderfell/core";
+import type { Table } from "dexie";
+import { BookDatabase } from "./bookDatabase.js";
+import { headOf, readMachineBooks, tableOf } from "./bookSlices.js";
+import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
+import { follows } from "./storedBoard.js";
+
+/** What the board worker needs of a book in the browser's database; it writes no records. */
+export class DexieBoardSource implements BoardSource {
+  protected readonly database: BookDatabase;
+
+  constructor(name: string) {
+    this.database = new BookDatabase(name);
+  }
+
+  async machines(): Promise<readonly Machine[]> {
+    const rows = await this.database.machines.orderBy("place").toArray();
+    return rows.map((row) => row.record);
+  }
+
+  async settings(): Promise<Settings> {
+    return settingsOf({ settings: await this.ownSettings() });
+  }
+
+  async ownSettings(): Promise<Book["settings"]> {
+    return (await headOf(this.database))["settings"] as Book["settings"];
+  }
+
+  async machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]> {
+    const { database } = this;
+    return database.transaction("r", this.records(), () => readMachineBooks(database, ids));
+  }
+
+  async lastSeq(): Promise<number> {
+    return (await this.database.journal.orderBy("seq").last())?.seq ?? 0;
+  }
+
+  async changesAfter(seq: number): Promise<readonly JournalLine[] | null> {
+    const { journal } = this.database;
+    const lines = await journal.where("seq").above(seq).sortBy("seq");
+    const first = lines[0];
+    return first === undefined || first.seq === seq + 1 ? lines : null;
+  }
+
+  async storedBoard(): Promise<StoredBoard | null> {
+    const { database } = this;
+    return database.transaction("r", [database.board, database.boardFacts], async () => {
+      const fact = await database.boardFacts.get("board");
+      if (fact === undefined) return null;
+      const rows = await database.board.orderBy("place").toArray();
+      const head = fact.value as Omit<StoredBoard, "machines">;
+      return { ...head, machines: rows.map((row) => row.board) };
+    });
+  }
+
+  async storeBoard({ machines, ...head }: StoredBoard, from: number | null): Promise<void> {
+    const { database } = this;
+    const { board, boardFacts } = database;
+    await database.transaction("rw", [board, boardFacts], async () => {
+      const known = (await boardFacts.get("board"))?.value as typeof head | undefined;
+      const isWhole = from === null;
+      if (!isWhole && (known === undefined || !follows(head, known, from))) return;
+      if (isWhole) await board.clear();
+      const ids = machines.map((one) => one.machine.id as string);
+      const stored = isWhole ? [] : await board.bulkGet(ids);
+      const rows = machines.map((one, index) => {
+        const place = stored[index]?.place ?? index;
+        return { machine: one.machine.id, place, board: one };
+      });
+      await board.bulkPut(rows);
+      await boardFacts.put({ key: "board", value: head });
+    });
+  }
+
+  /** The tables of the book's records. */
+  protected records(): Table[] {
+    return SECTIONS.map((section) => tableOf(this.database, section) as Table);
+  }
+}

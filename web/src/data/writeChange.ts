@@ -1,0 +1,154 @@
+import {
+  BOOK_FORMAT,
+  BOOK_VERSION,
+  fieldsOf,
+  referenceIssues,
+  SECTIONS,
+  withFieldsSet,
+  type Book,
+  type BookIssue,
+  type Change,
+  type DatedRecord,
+  type MachineId,
+  type RecordChange,
+  type Section,
+} from "@yonderfell/core";
+import { isEqual } from "es-toolkit";
+import { headOf, readMachineBooks, tableOf } from "./bookSlices.js";
+import type { BookDatabase } from "./bookDatabase.js";
+import type { ChangeRefusal, Saved } from "./bookStorage.js";
+import { machinesNamed } from "./machinesNamed.js";
+import { rowOf, textOf } from "./rows.js";
+
+/** So many changes the journal goes back; records never depend on it. */
+const JOURNAL_LENGTH = 5000;
+/** A change to more machines than this is checked against the whole book at once. */
+const MANY_MACHINES = 50;
+
+/** The whole book, within the running transaction. */
+export async function wholeBook(database: BookDatabase): Promise<Book> {
+  const book: Record<string, unknown> = { ...(await headOf(database)) };
+  for (const section of SECTIONS) {
+    const rows = await tableOf(database, section).orderBy("place").toArray();
+    book[section] = rows.map((row) => row.record);
+  }
+  return { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as unknown as Book;
+}
+
+/** The first thing a change would change that no longer stands as it did, null where all does. */
+export async function changedElsewhere(
+  database: BookDatabase,
+  change: Change,
+): Promise<ChangeRefusal | null> {
+  for (const section of SECTIONS) {
+    const changes = change.records.filter((record) => record.section === section);
+    // A transaction with nothing asked of it would end here.
+    if (changes.length === 0) continue;
+    const rows = await tableOf(database, section).bulkGet(changes.map(({ id }) => id));
+    const wrong = changes.find(
+      ({ before }, index) => !isEqual(rows[index]?.record ?? null, before),
+    );
+    if (wrong !== undefined) return { code: "changed-elsewhere", section, id: wrong.id };
+  }
+  const head = new Map(Object.entries(await headOf(database)));
+  const field = fieldsOf(change).find(({ key, before }) => !isEqual(head.get(key) ?? null, before));
+  return field === undefined ? null : { code: "changed-elsewhere", section: null, id: field.key };
+}
+
+/** The first thing wrong with the book where a change has touched it, null where it is whole. */
+export async function contradiction(
+  database: BookDatabase,
+  machines: readonly MachineId[],
+): Promise<BookIssue | null> {
+  if (machines.length > MANY_MACHINES) {
+    return referenceIssues(await wholeBook(database))[0] ?? null;
+  }
+  const books = await readMachineBooks(database, machines);
+  for (const book of books) {
+    const [own] = book.machines;
+    const others = [...book.readings, ...book.meterChanges, ...book.entries]
+      .map((record) => record.machine)
+      .filter((id) => id !== own.id);
+    // Records of another machine that crossed with its own are looked at with that one.
+    if (others.length > 0) return referenceIssues(await wholeBook(database))[0] ?? null;
+    const part = { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as const;
+    const [issue] = referenceIssues(part);
+    if (issue !== undefined) return issue;
+  }
+  const there = new Set<string>(books.map((book) => book.machines[0].id));
+  for (const gone of machines.filter((id) => !there.has(id))) {
+    for (const section of SECTIONS) {
+      const left = await tableOf(database, section).where("machine").equals(gone).count();
+      const expected = `the machine ${JSON.stringify(gone)}, which has records`;
+      if (left > 0) return { code: "reference-to-nothing", path: [section], expected };
+    }
+  }
+  return null;
+}
+
+/** Writes a change and its journal line within the running transaction; answers the line's number and the machines it moves. */
+export async function writeChange(
+  database: BookDatabase,
+  change: Change,
+  now: string,
+): Promise<Saved & { readonly machines: readonly MachineId[] }> {
+  const machines = machinesNamed(change);
+  for (const section of SECTIONS) {
+    const changes = change.records.filter((record) => record.section === section);
+    if (changes.length === 0) continue;
+    for (const machine of await writeSection(database, section, changes)) machines.add(machine);
+  }
+  const fields = fieldsOf(change);
+  if (fields.length > 0) {
+    const value = withFieldsSet(await headOf(database), fields);
+    await database.facts.put({ key: "head", value });
+  }
+  await keepLastSeq(database, change);
+  const line = { at: now, change, machines: [...machines] };
+  const seq = await database.journal.add(line);
+  await database.journal
+    .where("seq")
+    .belowOrEqual(seq - JOURNAL_LENGTH)
+    .delete();
+  return { seq, change, machines: line.machines };
+}
+
+/** Records made later are numbered after all that a change brought. */
+async function keepLastSeq(database: BookDatabase, change: Change): Promise<void> {
+  const known = Number((await database.facts.get("lastRecordSeq"))?.value ?? 0);
+  const last = change.records.reduce(
+    (most, { after }) => Math.max(most, (after as DatedRecord | null)?.seq ?? 0),
+    known,
+  );
+  if (last > known) await database.facts.put({ key: "lastRecordSeq", value: last });
+}
+
+const idOf = (record: object): string => textOf(record, "id");
+const replacedBy = (record: object): string => textOf(record, "replaces");
+
+/** Writes the changes to one section; answers the machines of the records that are replaced or were. */
+async function writeSection(
+  database: BookDatabase,
+  section: Section,
+  changes: readonly RecordChange[],
+): Promise<MachineId[]> {
+  const table = tableOf(database, section);
+  const put = changes.flatMap(({ after }) => after ?? []);
+  const replaced = changes
+    .flatMap(({ before, after }) => [before, after])
+    .map((record) => (record === null ? "" : replacedBy(record)))
+    .filter((id) => id !== "");
+  const looked = await table.bulkGet([...changes.map(({ id }) => id), ...replaced]);
+  const stored = new Map(looked.flatMap((row) => (row === undefined ? [] : [[row.id, row]])));
+  const machineOf = (id: string): string | null =>
+    machines.get(id) ?? stored.get(id)?.machine ?? null;
+  const machines = new Map(put.map((record) => [idOf(record), textOf(record, "machine")]));
+  let place = (await table.orderBy("place").last())?.place ?? -1;
+  const rows = put.map((record) =>
+    rowOf(record, stored.get(idOf(record))?.place ?? (place += 1), machineOf(replacedBy(record))),
+  );
+  if (rows.length > 0) await table.bulkPut(rows);
+  const gone = changes.filter(({ after }) => after === null).map(({ id }) => id);
+  if (gone.length > 0) await table.bulkDelete(gone);
+  return replaced.flatMap((id) => (machineOf(id) ?? []) as MachineId | []);
+}
