@@ -5,10 +5,14 @@ if (!ensurePackages() || !run("npm", ["run", "-s", "build"])) {
   console.error("The demonstration could not be built; what went wrong stands above.");
   process.exit(1);
 }
-const server = spawn(process.execPath, ["--import", "tsx", "server/src/main.ts"], {
-  cwd: ROOT,
-  stdio: "inherit",
-});
+const server = spawn(
+  process.execPath,
+  ["--import", "tsx", "server/src/main.ts", ...process.argv.slice(2)],
+  {
+    cwd: ROOT,
+    stdio: "inherit",
+  },
+);
 // The server stops itself on these; this process waits for it, so that nothing is left behind.
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill("SIGTERM"));
 // When npm itself is ended, its shell goes without telling: this process then has another parent.

@@ -11,14 +11,14 @@ export interface ServerOptions {
   readonly opensDemonstration: boolean;
 }
 
+/** Nothing but what the application itself ships: no inline script or style, nothing from elsewhere. */
 const POLICY = [
   "default-src 'none'",
   "script-src 'self'",
   "worker-src 'self'",
-  // Dialog primitives set their styles from script; they can carry no code.
-  "style-src 'self' 'unsafe-inline'",
+  "style-src 'self'",
   "font-src 'self'",
-  "img-src 'self' data: blob:",
+  "img-src 'self' blob:",
   "connect-src 'self'",
   "manifest-src 'self'",
   "base-uri 'none'",
@@ -26,16 +26,50 @@ const POLICY = [
   "frame-ancestors 'none'",
 ].join("; ");
 
+/** What a page of this server may ask of the device: nothing. */
+const PERMISSIONS = [
+  "accelerometer",
+  "camera",
+  "display-capture",
+  "geolocation",
+  "gyroscope",
+  "magnetometer",
+  "microphone",
+  "payment",
+  "usb",
+]
+  .map((feature) => `${feature}=()`)
+  .join(", ");
+
 const A_YEAR_SECONDS = 31536000;
 
 function guard(_request: Request, response: Response, next: NextFunction): void {
   response.set({
     "Content-Security-Policy": POLICY,
+    "Permissions-Policy": PERMISSIONS,
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
     "Cross-Origin-Opener-Policy": "same-origin",
+    "Cross-Origin-Resource-Policy": "same-origin",
   });
   next();
+}
+
+/** Whatever goes wrong while answering is said in one line, without the inside of the program. */
+function answerFailure(
+  error: unknown,
+  _request: Request,
+  response: Response,
+  next: NextFunction,
+): void {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = (error as { readonly status?: unknown } | null)?.status;
+  const code = typeof status === "number" && status >= 400 && status < 600 ? status : 500;
+  const words = code === 404 ? "There is no such file." : "This cannot be answered.";
+  response.status(code).type("text/plain").send(`${words}\n`);
 }
 
 /** The server: the built application and nothing else. Throws where the application is not built. */
@@ -47,7 +81,7 @@ export function createApp({ webFolder, opensDemonstration }: ServerOptions): Exp
   app.use(guard);
   app.use(compression());
   app.get("/health", (_request, response) => {
-    response.json({ status: "well" });
+    response.set("Cache-Control", "no-store").json({ status: "well" });
   });
   if (opensDemonstration) app.get("/", (_request, response) => response.redirect("/demonstration"));
   app.use(
@@ -62,5 +96,6 @@ export function createApp({ webFolder, opensDemonstration }: ServerOptions): Exp
   app.get("/{*rest}", (_request, response) => {
     response.set("Cache-Control", "no-cache").sendFile(page);
   });
+  app.use(answerFailure);
   return app;
 }

@@ -1,25 +1,38 @@
 import { fileURLToPath } from "node:url";
+import { listeningOf, warningFor, type Listening } from "./options.js";
 import { serve } from "./serve.js";
 
-const DEFAULT_PORT = 4780;
-const port = Number(process.env["PORT"] ?? DEFAULT_PORT);
 const webFolder = fileURLToPath(new URL("../../web/dist", import.meta.url));
 
-try {
-  const serving = await serve({ webFolder, opensDemonstration: true }, port);
+async function start(listening: Listening): Promise<void> {
+  const { port, host } = listening;
+  const serving = await serve({ webFolder, opensDemonstration: true }, port, host);
+  const warning = warningFor(listening);
+  if (warning !== null) console.warn(warning);
   console.log(`Yonderfell is at ${serving.address} (Ctrl+C stops it).`);
   const stop = (): void => {
     void serving.stop().then(() => process.exit(0));
   };
   process.once("SIGINT", stop);
   process.once("SIGTERM", stop);
-} catch (error) {
+}
+
+function sayWhy(error: unknown, port: number | null): void {
   const isTaken = error instanceof Error && "code" in error && error.code === "EADDRINUSE";
   const reason = error instanceof Error ? error.message : String(error);
   console.error(
-    isTaken
+    isTaken && port !== null
       ? `Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm run demo`
       : `The server could not start: ${reason}`,
   );
   process.exitCode = 1;
+}
+
+let port: number | null = null;
+try {
+  const listening = listeningOf(process.argv.slice(2), process.env["PORT"]);
+  port = listening.port;
+  await start(listening);
+} catch (error) {
+  sayWhy(error, port);
 }

@@ -8,21 +8,44 @@ export interface Serving {
   readonly stop: () => Promise<void>;
 }
 
-const LOOPBACK = "127.0.0.1";
+/** The address of this machine that no other can reach. */
+export const LOOPBACK = "127.0.0.1";
 
-/** Serves on loopback only; port 0 takes any free one. */
-export async function serve(options: ServerOptions, port: number): Promise<Serving> {
+/** So long a request under way may take to end when the server is told to stop. */
+const GRACE_MS = 2000;
+
+/** Whether only this machine can reach an address to listen at. */
+export function isLoopback(host: string): boolean {
+  return host === "localhost" || host === "::1" || /^127(\.\d{1,3}){3}$/.test(host);
+}
+
+/** Serves at `port` of `host`, on loopback unless told otherwise; port 0 takes any free one. */
+export async function serve(
+  options: ServerOptions,
+  port: number,
+  host: string = LOOPBACK,
+): Promise<Serving> {
   const app = createApp(options);
   const server = await new Promise<Server>((resolve, reject) => {
-    const starting = app.listen(port, LOOPBACK, (error?: Error) =>
+    const starting = app.listen(port, host, (error?: Error) =>
       error === undefined ? resolve(starting) : reject(error),
     );
   });
   const { port: taken } = server.address() as AddressInfo;
-  const stop = (): Promise<void> =>
-    new Promise((resolve, reject) => {
-      server.close((error) => (error === undefined ? resolve() : reject(error)));
-      server.closeAllConnections();
-    });
-  return { address: `http://${LOOPBACK}:${taken}/`, stop };
+  const name = host.includes(":") ? `[${host}]` : host;
+  return { address: `http://${name}:${taken}/`, stop: () => stop(server) };
+}
+
+/** Takes no new requests, lets those under way end, and frees the port. */
+async function stop(server: Server): Promise<void> {
+  const closed = new Promise<void>((resolve, reject) => {
+    server.close((error) => (error === undefined ? resolve() : reject(error)));
+  });
+  server.closeIdleConnections();
+  const impatience = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+  try {
+    await closed;
+  } finally {
+    clearTimeout(impatience);
+  }
 }

@@ -3,6 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import request from "supertest";
 import { createApp } from "./app.js";
+import { listeningOf, warningFor } from "./options.js";
 import { serve } from "./serve.js";
 
 function builtFolder(): string {
@@ -23,7 +24,10 @@ test("every address of the application gives its page, under a strict policy", a
   const policy = response.headers["content-security-policy"] ?? "";
   expect(policy).toContain("default-src 'none'");
   expect(policy).toContain("script-src 'self'");
-  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+  expect(policy).not.toMatch(/unsafe|data:|https?:/);
+  expect(response.headers["x-content-type-options"]).toBe("nosniff");
+  expect(response.headers["referrer-policy"]).toBe("no-referrer");
+  expect(response.headers["permissions-policy"]).toContain("geolocation=()");
   expect(response.headers["x-powered-by"]).toBeUndefined();
 });
 
@@ -53,6 +57,59 @@ test("it refuses to start without a built application", () => {
   expect(() => createApp({ webFolder: tmpdir(), opensDemonstration: false })).toThrow(
     "npm run build",
   );
+});
+
+test("a broken address and a missing file are answered in one line, without the inside of the program", async () => {
+  const app = createApp({ webFolder, opensDemonstration: false });
+  for (const [path, status] of [
+    ["/%E0%A4%A", 400],
+    ["/assets/gone.js", 404],
+  ] as const) {
+    const response = await request(app).get(path);
+    expect([response.status, response.headers["content-type"]]).toEqual([
+      status,
+      "text/plain; charset=utf-8",
+    ]);
+    expect(response.text.trim().split("\n")).toHaveLength(1);
+    expect(response.text).not.toContain("node_modules");
+  }
+});
+
+test("pages are compressed for those who can read them so", async () => {
+  const folder = builtFolder();
+  writeFileSync(join(folder, "index.html"), "<!doctype html>".padEnd(5000, " "));
+  const app = createApp({ webFolder: folder, opensDemonstration: false });
+  const response = await request(app).get("/ahead").set("Accept-Encoding", "gzip");
+  expect(response.headers["content-encoding"]).toBe("gzip");
+});
+
+describe("where to listen", () => {
+  test("is loopback unless a flag says otherwise, and then there is a warning", () => {
+    expect(listeningOf([], undefined)).toEqual({ port: 4780, host: "127.0.0.1" });
+    expect(listeningOf(["--port", "5000"], "4000")).toMatchObject({ port: 5000 });
+    expect(warningFor(listeningOf([], "4000"))).toBeNull();
+    for (const host of ["localhost", "127.0.0.2", "::1"]) {
+      expect(warningFor(listeningOf(["--host", host], undefined))).toBeNull();
+    }
+    for (const host of ["0.0.0.0", "::", "192.168.1.7"]) {
+      expect(warningFor(listeningOf(["--host", host], undefined))).toContain("Warning");
+    }
+  });
+
+  test.each(["70000", "-1", "x", ""])("the port %j is refused", (port) => {
+    expect(() => listeningOf([], port)).toThrow("no port");
+  });
+});
+
+test("an answer under way is given to its end before the server stops", async () => {
+  const folder = builtFolder();
+  const size = 20_000_000;
+  writeFileSync(join(folder, "assets", "large.bin"), Buffer.alloc(size));
+  const serving = await serve({ webFolder: folder, opensDemonstration: false }, 0);
+  const response = await fetch(`${serving.address}assets/large.bin`);
+  const stopped = serving.stop();
+  expect((await response.arrayBuffer()).byteLength).toBe(size);
+  await stopped;
 });
 
 test("it listens on loopback and stops when told, freeing its port", async () => {

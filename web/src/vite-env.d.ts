@@ -1,2 +1,3 @@
 /// <reference types="vite/client" />
+/// <reference types="wicg-file-system-access" />
 declare module "@fontsource-variable/*";

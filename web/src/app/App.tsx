@@ -1,7 +1,7 @@
 import { lazy, Suspense, type ReactElement } from "react";
 import { BrowserRouter, Navigate, Route, Routes } from "react-router";
 import { Failure } from "./Failure.js";
-import { LastOpenedBook } from "./LastOpenedBook.js";
+import { BookOfTab } from "./BookOfTab.js";
 import { OpenDemonstration } from "./OpenDemonstration.js";
 
 const Welcome = lazy(() => import("../places/welcome/Welcome.js"));
@@ -11,6 +11,9 @@ const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
 const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
 const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
+const Books = lazy(() => import("../places/books/Books.js"));
+const HandOver = lazy(() => import("../places/books/HandOver.js"));
+const Preferences = lazy(() => import("../places/preferences/Preferences.js"));
 const NotFound = lazy(() => import("./NotFound.js"));
 
 /** All addresses of the program; each place loads its own code. */
@@ -22,7 +25,7 @@ export function App(): ReactElement {
           <Routes>
             <Route path="/welcome" element={<Welcome />} />
             <Route path="/demonstration" element={<OpenDemonstration />} />
-            <Route element={<LastOpenedBook />}>
+            <Route element={<BookOfTab />}>
               <Route index element={<Navigate to="/ahead" replace />} />
               <Route path="/ahead" element={<Ahead />} />
               <Route path="/yard" element={<Yard />} />
@@ -30,6 +33,9 @@ export function App(): ReactElement {
               <Route path="/log/:machineId" element={<LogWork />} />
               <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
               <Route path="/ledger" element={<Ledger />} />
+              <Route path="/books" element={<Books />} />
+              <Route path="/hand-over" element={<HandOver />} />
+              <Route path="/preferences" element={<Preferences />} />
               <Route path="*" element={<NotFound />} />
             </Route>
           </Routes>

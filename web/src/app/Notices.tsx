@@ -1,30 +1,76 @@
-import { useEffect, type ReactElement } from "react";
-import { toast, Toaster } from "sonner";
-import { noticesShown } from "./session.js";
+import { CircleAlert, CircleCheck, Undo2, X } from "lucide-react";
+import { useEffect, useState, type ReactElement } from "react";
+import { noticeClosed, type Notice } from "./session.js";
 import { useAppDispatch, useAppSelector } from "./store.js";
+import { useUndo } from "./useUndo.js";
 
-/** The notes look like the rest of the program. */
-const PAPER = {
-  fontFamily: '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif',
-  background: "var(--raised)",
-  color: "var(--ink)",
-  borderColor: "var(--rule)",
-};
+const GOOD_MS = 6000;
+const BAD_MS = 20000;
+const ACTION =
+  "flex min-h-10 min-w-10 shrink-0 items-center justify-center gap-1.5 px-2 hover:underline max-sm:min-h-12 max-sm:min-w-12";
 
 /** The short notes at the edge of the screen; loaded with the first of them. */
-export default function Notices({ isNight }: { readonly isNight: boolean }): ReactElement {
+export default function Notices(): ReactElement {
   const notices = useAppSelector((state) => state.session.notices);
-  const dispatch = useAppDispatch();
-  useEffect(() => {
-    if (notices.length === 0) return;
-    for (const { isGood, words } of notices) (isGood ? toast.success : toast.error)(words);
-    dispatch(noticesShown());
-  }, [notices, dispatch]);
   return (
-    <Toaster
-      theme={isNight ? "dark" : "light"}
-      position="bottom-right"
-      toastOptions={{ style: PAPER }}
-    />
+    <section
+      aria-label="Notes"
+      aria-live="polite"
+      className="fixed right-4 bottom-4 z-50 w-[min(30rem,calc(100vw-2rem))]"
+    >
+      <ul className="flex flex-col gap-2">
+        {notices.map((notice) => (
+          <OneNotice key={notice.id} notice={notice} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** A note goes by itself after a while, but not while it is pointed at or holds the focus. */
+function OneNotice({ notice }: { readonly notice: Notice }): ReactElement {
+  const dispatch = useAppDispatch();
+  const undo = useUndo();
+  const newest = useAppSelector((state) => state.undo.done.at(-1)?.seq ?? null);
+  const [isHeld, setIsHeld] = useState(false);
+  const { id, isGood, words, change } = notice;
+  useEffect(() => {
+    if (isHeld) return undefined;
+    const timer = setTimeout(() => dispatch(noticeClosed(id)), isGood ? GOOD_MS : BAD_MS);
+    return () => clearTimeout(timer);
+  }, [dispatch, id, isGood, isHeld]);
+  const takeBack = (): void => {
+    dispatch(noticeClosed(id));
+    void undo("undo");
+  };
+  return (
+    <li
+      onPointerEnter={() => setIsHeld(true)}
+      onPointerLeave={() => setIsHeld(false)}
+      onFocus={() => setIsHeld(true)}
+      onBlur={() => setIsHeld(false)}
+      className="flex items-center gap-3 rounded-[3px] border border-rule bg-raised py-1.5 pr-1.5 pl-4 text-ink"
+    >
+      {isGood ? (
+        <CircleCheck size={20} aria-hidden="true" className="shrink-0 text-clear" />
+      ) : (
+        <CircleAlert size={20} aria-hidden="true" className="shrink-0 text-overdue" />
+      )}
+      <p className="min-w-0 flex-1 py-1.5">{words}</p>
+      {change !== null && change === newest && (
+        <button type="button" className={`${ACTION} text-clear`} onClick={takeBack}>
+          <Undo2 size={18} aria-hidden="true" />
+          Undo
+        </button>
+      )}
+      <button
+        type="button"
+        className={`${ACTION} text-quiet`}
+        aria-label="Close the note"
+        onClick={() => dispatch(noticeClosed(id))}
+      >
+        <X size={18} aria-hidden="true" />
+      </button>
+    </li>
   );
 }

@@ -1,15 +1,21 @@
 import type { ReactElement } from "react";
 import { Navigate } from "react-router";
-import { openDemonstration } from "../data/demonstration.js";
-import type { BookEntry } from "../data/registry.js";
+import { demonstration } from "../data/books.js";
+import { noteOpened, type BookEntry } from "../data/registry.js";
 import { currentDay } from "./today.js";
 import { useAwaited } from "./useAwaited.js";
 
 let opening: Promise<BookEntry> | null = null;
 
+async function openNow(): Promise<BookEntry> {
+  const entry = await demonstration(currentDay());
+  await noteOpened(entry);
+  return entry;
+}
+
 /** Opening the demonstration is begun once, however often it is asked for at the same time. */
 function open(): Promise<BookEntry> {
-  opening ??= openDemonstration(currentDay()).finally(() => {
+  opening ??= openNow().finally(() => {
     opening = null;
   });
   return opening;

@@ -1,27 +1,28 @@
-import { Gauge, Moon, Sun } from "lucide-react";
-import { lazy, Suspense, type ReactElement } from "react";
-import { NavLink, Outlet } from "react-router";
+import { BookOpen, Gauge, Search, SlidersHorizontal, Undo2 } from "lucide-react";
+import { lazy, Suspense, useEffect, type ReactElement, type ReactNode } from "react";
+import { Link, NavLink, Outlet } from "react-router";
+import { writingCode } from "../data/dexieStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
-import { OpenBookProvider } from "./openBook.js";
+import { OpenBookProvider, useBook } from "./openBook.js";
 import { PLACES } from "./places.js";
-import { themeChosen } from "./preferences.js";
-import { meterReadingOpened } from "./session.js";
+import { meterReadingOpened, overlayOpened } from "./session.js";
 import { useAppDispatch, useAppSelector } from "./store.js";
 import { useKeys } from "./useKeys.js";
 import { useTheme } from "./useTheme.js";
 import { useToday } from "./useToday.js";
+import { useUndo } from "./useUndo.js";
 
+const ExportReminder = lazy(() => import("./ExportReminder.js"));
 const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
+const Find = lazy(() => import("../places/find/Find.js"));
+const KeyList = lazy(() => import("./KeyList.js"));
 
 /** The frame of every place: where one is, where one can go, which book is open, what day it is. */
 export default function Shell({ entry }: { readonly entry: BookEntry }): ReactElement {
-  useKeys();
   useToday();
-  const isNight = useTheme();
-  const isReadingMeter = useAppSelector((state) => state.session.isReadingMeter);
-  const hasNotices = useAppSelector((state) => state.session.hasNotices);
+  useTheme();
   return (
     <OpenBookProvider key={entry.id} entry={entry}>
       <a
@@ -30,36 +31,54 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
       >
         Skip to the place
       </a>
-      <TopBar bookName={entry.name} isNight={isNight} />
+      <TopBar />
+      <OnceShown />
       <BoardNotice />
       <div id="place">
         <Suspense>
           <Outlet />
         </Suspense>
       </div>
-      {isReadingMeter && (
-        <Suspense>
-          <ReadMeter />
-        </Suspense>
-      )}
-      {hasNotices && (
-        <Suspense>
-          <Notices isNight={isNight} />
-        </Suspense>
-      )}
+      <Overlays />
     </OpenBookProvider>
   );
 }
 
-function TopBar({
-  bookName,
-  isNight,
-}: {
-  readonly bookName: string;
-  readonly isNight: boolean;
-}): ReactElement {
+/** What is fetched only when the board is in sight: the code that writes, and the word about exports. */
+function OnceShown(): ReactElement | null {
+  const isShown = useAppSelector((state) => state.board.seq >= 0);
+  useEffect(() => {
+    if (isShown) void writingCode();
+  }, [isShown]);
+  return isShown ? (
+    <Suspense>
+      <ExportReminder />
+    </Suspense>
+  ) : null;
+}
+
+/** What can stand over any place; each is loaded when it is first wanted. */
+function Overlays(): ReactElement {
+  useKeys();
+  const overlay = useAppSelector((state) => state.session.overlay);
+  const hasNotices = useAppSelector((state) => state.session.noticesGiven > 0);
+  return (
+    <Suspense>
+      {overlay === "reading" && <ReadMeter />}
+      {overlay === "find" && <Find />}
+      {overlay === "keys" && <KeyList />}
+      {hasNotices && <Notices />}
+    </Suspense>
+  );
+}
+
+const BAR_ITEM = "flex min-h-12 items-center gap-1.5 px-1 text-ink hover:underline";
+
+function TopBar(): ReactElement {
   const today = useAppSelector((state) => state.session.today);
+  const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
   const dispatch = useAppDispatch();
+  const { entry } = useBook();
   return (
     <header className="flex flex-wrap items-stretch gap-x-5 border-b-2 border-ink px-7 max-sm:px-4">
       <nav aria-label="Places" className="flex flex-wrap items-stretch gap-x-1">
@@ -68,38 +87,78 @@ function TopBar({
           <NavLink
             key={place.path}
             to={place.path}
-            aria-keyshortcuts={place.key}
+            {...(hasSingleKeys ? { "aria-keyshortcuts": place.key } : {})}
             className={({ isActive }) =>
               `-mb-0.5 flex min-h-12 items-center gap-1.5 border-b-4 px-2.5 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
             }
           >
             {place.name}
-            <span className="text-fine text-quiet max-sm:hidden">{place.key}</span>
+            <KeyHint>{place.key}</KeyHint>
           </NavLink>
         ))}
       </nav>
       <div className="ml-auto flex flex-wrap items-center gap-x-4 text-quiet">
         <button
           type="button"
-          onClick={() => dispatch(meterReadingOpened(""))}
-          aria-keyshortcuts="r"
-          className="flex min-h-12 items-center gap-1.5 px-1 text-ink hover:underline"
+          onClick={() => dispatch(overlayOpened("find"))}
+          aria-keyshortcuts="Control+K"
+          className={BAR_ITEM}
         >
-          <Gauge size={18} aria-hidden="true" />
-          Read a meter <span className="text-fine text-quiet max-sm:hidden">R</span>
+          <Search size={18} aria-hidden="true" />
+          Find <KeyHint>/</KeyHint>
         </button>
-        <span className="max-md:hidden">{bookName}</span>
-        <span className="tabular-nums max-md:hidden">{dateWithWeekday(today)}</span>
         <button
           type="button"
-          onClick={() => dispatch(themeChosen(isNight ? "day" : "night"))}
-          className="flex min-h-12 items-center gap-1.5 px-1 hover:text-ink"
+          onClick={() => dispatch(meterReadingOpened(""))}
+          {...(hasSingleKeys ? { "aria-keyshortcuts": "r" } : {})}
+          className={BAR_ITEM}
         >
-          {isNight ? <Sun size={18} aria-hidden="true" /> : <Moon size={18} aria-hidden="true" />}
-          {isNight ? "Day" : "Night"}
+          <Gauge size={18} aria-hidden="true" />
+          Read a meter <KeyHint>R</KeyHint>
         </button>
+        <UndoButton />
+        <Link to="/books" className={`${BAR_ITEM} text-quiet`}>
+          <BookOpen size={18} aria-hidden="true" />
+          <span className="max-w-56 truncate max-md:sr-only">{entry.name}</span>
+          <span className="md:sr-only">Books</span>
+        </Link>
+        <span className="tabular-nums max-lg:hidden">{dateWithWeekday(today)}</span>
+        <Link to="/preferences" className={`${BAR_ITEM} text-quiet`}>
+          <SlidersHorizontal size={18} aria-hidden="true" />
+          <span className="max-xl:sr-only">Preferences</span>
+        </Link>
       </div>
     </header>
+  );
+}
+
+/** The key beside what it does; not on narrow screens, nor where single keys are off. */
+function KeyHint({ children }: { readonly children: ReactNode }): ReactElement | null {
+  const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
+  return hasSingleKeys ? (
+    <span className="text-fine text-quiet max-sm:hidden" aria-hidden="true">
+      {children}
+    </span>
+  ) : null;
+}
+
+/** Takes back the last change of this tab, named; there only while there is one. */
+function UndoButton(): ReactElement | null {
+  const last = useAppSelector((state) => state.undo.done.at(-1));
+  const undo = useUndo();
+  if (last === undefined) return null;
+  return (
+    <button
+      type="button"
+      title={`Undo: ${last.words} (Ctrl+Z)`}
+      aria-label={`Undo: ${last.words}`}
+      aria-keyshortcuts="Control+Z"
+      className={BAR_ITEM}
+      onClick={() => void undo("undo")}
+    >
+      <Undo2 size={18} aria-hidden="true" />
+      Undo
+    </button>
   );
 }
 

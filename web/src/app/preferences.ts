@@ -1,23 +1,50 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import {
+  DEFAULT_WRITING,
+  FIGURE_STYLES,
+  type DistanceShown,
+  type FigureStyle,
+} from "../words/writing.js";
 
 /** How this browser likes to see things; kept outside any book. */
 export interface Preferences {
   readonly theme: "day" | "night" | "system";
   readonly aheadAs: "reach" | "table";
+  /** Whether single keys reach places and commands. */
+  readonly hasSingleKeys: boolean;
+  readonly figures: FigureStyle;
+  readonly distance: DistanceShown;
 }
 
 const KEY = "yonderfell-preferences";
-const DEFAULTS: Preferences = { theme: "system", aheadAs: "reach" };
+const DEFAULTS: Preferences = {
+  theme: "system",
+  aheadAs: "reach",
+  hasSingleKeys: true,
+  ...DEFAULT_WRITING,
+};
 
-/** The preferences kept by this browser, the defaults where it keeps none that can be read. */
+const ALLOWED: { readonly [K in keyof Preferences]: readonly unknown[] } = {
+  theme: ["day", "night", "system"],
+  aheadAs: ["reach", "table"],
+  hasSingleKeys: [true, false],
+  figures: Object.keys(FIGURE_STYLES),
+  distance: ["dial", "km", "mi"],
+};
+
+/** The preferences kept by this browser; the default for each that it does not keep or that cannot be read. */
 export function storedPreferences(): Preferences {
+  let stored: unknown;
   try {
-    const stored = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Preferences>;
-    return { ...DEFAULTS, ...stored };
+    stored = JSON.parse(localStorage.getItem(KEY) ?? "{}");
   } catch (error) {
-    if (error instanceof SyntaxError) return DEFAULTS;
-    throw error;
+    if (!(error instanceof SyntaxError)) throw error;
   }
+  const known = Object.entries((stored ?? {}) as Partial<Preferences>).filter(
+    ([name, value]) =>
+      Object.hasOwn(ALLOWED, name) && ALLOWED[name as keyof Preferences].includes(value),
+  );
+  return { ...DEFAULTS, ...(Object.fromEntries(known) as Partial<Preferences>) };
 }
 
 /** Keeps the preferences in this browser. */
@@ -29,16 +56,12 @@ const slice = createSlice({
   name: "preferences",
   initialState: DEFAULTS,
   reducers: {
-    themeChosen: (state, action: PayloadAction<Preferences["theme"]>) => ({
+    preferred: (state, action: PayloadAction<Partial<Preferences>>) => ({
       ...state,
-      theme: action.payload,
-    }),
-    aheadShownAs: (state, action: PayloadAction<Preferences["aheadAs"]>) => ({
-      ...state,
-      aheadAs: action.payload,
+      ...action.payload,
     }),
   },
 });
 
-export const { themeChosen, aheadShownAs } = slice.actions;
+export const { preferred } = slice.actions;
 export const preferencesReducer = slice.reducer;

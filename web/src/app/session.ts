@@ -2,33 +2,47 @@ import type { DayNumber } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import { currentDay } from "./today.js";
 
+/** A dialog that can be opened over any place. */
+export type Overlay = "reading" | "find" | "keys";
+
 /** What belongs to this sitting: the day, the strip in hand, what stands open. */
 export interface SessionState {
   readonly today: DayNumber;
   /** The task whose reasons stand open, empty where none. */
   readonly openTask: string;
-  readonly isReadingMeter: boolean;
+  /** What stands open over the place. */
+  readonly overlay: Overlay | null;
   /** What the reading line starts with when opened from a machine. */
   readonly readingLine: string;
-  /** Notes given and not yet shown. */
+  /** Notes that stand at the edge of the screen. */
   readonly notices: readonly Notice[];
-  /** Whether any note has been given in this sitting. */
-  readonly hasNotices: boolean;
+  /** How many notes have been given in this sitting. */
+  readonly noticesGiven: number;
 }
 
 /** A short note to the person. */
-export interface Notice {
+export interface Notice extends GivenNotice {
+  readonly id: number;
+}
+
+/** A note as it is given. */
+export interface GivenNotice {
   readonly isGood: boolean;
   readonly words: string;
+  /** The change it tells of, which can be taken back from it; null where it tells of none. */
+  readonly change: number | null;
 }
+
+/** More notes than this at once nobody reads. */
+const MOST_NOTICES = 3;
 
 const initialState: SessionState = {
   today: currentDay(),
   openTask: "",
-  isReadingMeter: false,
+  overlay: null,
   readingLine: "",
   notices: [],
-  hasNotices: false,
+  noticesGiven: 0,
 };
 
 const slice = createSlice({
@@ -42,16 +56,26 @@ const slice = createSlice({
     }),
     meterReadingOpened: (state, action: PayloadAction<string>) => ({
       ...state,
-      isReadingMeter: true,
+      overlay: "reading" as const,
       readingLine: action.payload,
     }),
-    noticeGiven: (state, action: PayloadAction<Notice>) => ({
+    noticeGiven: (state, action: PayloadAction<GivenNotice>) => ({
       ...state,
-      notices: [...state.notices, action.payload],
-      hasNotices: true,
+      notices: [...state.notices, { ...action.payload, id: state.noticesGiven }].slice(
+        -MOST_NOTICES,
+      ),
+      noticesGiven: state.noticesGiven + 1,
     }),
-    noticesShown: (state) => ({ ...state, notices: [] }),
-    meterReadingClosed: (state) => ({ ...state, isReadingMeter: false }),
+    noticeClosed: (state, action: PayloadAction<number>) => ({
+      ...state,
+      notices: state.notices.filter((notice) => notice.id !== action.payload),
+    }),
+    overlayOpened: (state, action: PayloadAction<Overlay>) => ({
+      ...state,
+      overlay: action.payload,
+      readingLine: "",
+    }),
+    overlayClosed: (state) => ({ ...state, overlay: null }),
   },
 });
 
@@ -59,8 +83,9 @@ export const {
   dayCame,
   taskOpened,
   meterReadingOpened,
-  meterReadingClosed,
+  overlayOpened,
+  overlayClosed,
   noticeGiven,
-  noticesShown,
+  noticeClosed,
 } = slice.actions;
 export const sessionReducer = slice.reducer;

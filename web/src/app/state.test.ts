@@ -1,6 +1,6 @@
 import { reckonBoard, dayOf } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
-import { exportFileName } from "../places/ledger/exportBook.js";
+import { exportFileName } from "../words/exportFileName.js";
 import {
   boardFailed,
   boardOpened,
@@ -10,7 +10,15 @@ import {
   boardUpdated,
   type BoardState,
 } from "./board.js";
-import { noticeGiven, noticesShown, sessionReducer, taskOpened } from "./session.js";
+import { noticeClosed, noticeGiven, sessionReducer, taskOpened } from "./session.js";
+import {
+  changeBroughtBack,
+  changeMade,
+  changeTakenBack,
+  stepDropped,
+  undoReducer,
+  type UndoState,
+} from "./undo.js";
 import { currentDay } from "./today.js";
 
 const BOARD = reckonBoard(BOOK, TODAY);
@@ -71,13 +79,44 @@ test("a strip opens and closes, and another closes the first", () => {
   expect(sessionReducer(open, taskOpened("a")).openTask).toBe("");
 });
 
-test("notes wait in order until they are shown", () => {
-  const given = ["one", "two"].reduce(
-    (state, words) => sessionReducer(state, noticeGiven({ isGood: true, words })),
+test("notes stand until each is closed, the last three of many", () => {
+  const given = ["one", "two", "three", "four"].reduce(
+    (state, words) => sessionReducer(state, noticeGiven({ isGood: true, words, change: null })),
     sessionReducer(undefined, { type: "start" }),
   );
-  expect(given.notices.map((notice) => notice.words)).toEqual(["one", "two"]);
-  expect(sessionReducer(given, noticesShown())).toMatchObject({ notices: [], hasNotices: true });
+  expect(given.notices.map((notice) => notice.words)).toEqual(["two", "three", "four"]);
+  const closed = sessionReducer(given, noticeClosed(given.notices[1]?.id ?? -1));
+  expect(closed.notices.map((notice) => notice.words)).toEqual(["two", "four"]);
+});
+
+describe("undo", () => {
+  const run = (...actions: Parameters<typeof undoReducer>[1][]): UndoState =>
+    actions.reduce<UndoState>(undoReducer, { done: [], undone: [] });
+  const made = [changeMade({ seq: 1, words: "one" }), changeMade({ seq: 2, words: "two" })];
+
+  test("takes back the newest first, by the change that took it back", () => {
+    expect(run(...made, changeTakenBack(3))).toEqual({
+      done: [{ seq: 1, words: "one" }],
+      undone: [{ seq: 3, words: "two" }],
+    });
+    expect(run(...made, changeTakenBack(3), changeBroughtBack(4))).toEqual({
+      done: [
+        { seq: 1, words: "one" },
+        { seq: 4, words: "two" },
+      ],
+      undone: [],
+    });
+  });
+
+  test("a new change leaves nothing to bring back, and a step that is refused goes", () => {
+    const after = run(...made, changeTakenBack(3), changeMade({ seq: 4, words: "other" }));
+    expect(after.undone).toEqual([]);
+    expect(run(...made, stepDropped("done")).done).toEqual([{ seq: 1, words: "one" }]);
+  });
+
+  test("with nothing done there is nothing to take back", () => {
+    expect(run(changeTakenBack(1), changeBroughtBack(1))).toEqual({ done: [], undone: [] });
+  });
 });
 
 test("the day is that of the place, up to the last minute of it", () => {

@@ -1,22 +1,31 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
 import { boardReducer } from "./board.js";
+import { writeAs } from "../words/writing.js";
 import { preferencesReducer, storePreferences, storedPreferences } from "./preferences.js";
 import { sessionReducer } from "./session.js";
+import { undoReducer } from "./undo.js";
 
 /** The store of what belongs to the sitting: not a second copy of the book. */
 export const store = configureStore({
-  reducer: { board: boardReducer, preferences: preferencesReducer, session: sessionReducer },
+  reducer: {
+    board: boardReducer,
+    preferences: preferencesReducer,
+    session: sessionReducer,
+    undo: undoReducer,
+  },
   preloadedState: { preferences: storedPreferences() },
   // The board is plain data of some size; walking it on every action would cost more than it could catch.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
 });
 
 let kept = store.getState().preferences;
+writeAs(kept);
 store.subscribe(() => {
   const { preferences } = store.getState();
   if (preferences === kept) return;
   kept = preferences;
+  writeAs(preferences);
   storePreferences(preferences);
 });
 

@@ -1,8 +1,9 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 import { PLACES } from "./places.js";
-import { meterReadingOpened } from "./session.js";
-import { useAppDispatch } from "./store.js";
+import { meterReadingOpened, overlayOpened } from "./session.js";
+import { useAppDispatch, useAppSelector } from "./store.js";
+import { useUndo } from "./useUndo.js";
 
 /** Whether keys typed here are meant as text. */
 function isInField(target: EventTarget | null): boolean {
@@ -12,24 +13,41 @@ function isInField(target: EventTarget | null): boolean {
   );
 }
 
-/** The single keys that reach every place; they never act inside a field or over an open dialog. */
+/** The key as one writes it: `ctrl+shift+z`, `/`, `1`. */
+function pressed(event: KeyboardEvent): string {
+  const isHeld = event.ctrlKey || event.metaKey;
+  const key = event.key.toLowerCase();
+  if (!isHeld) return event.altKey ? "" : key;
+  return `ctrl+${event.shiftKey ? "shift+" : ""}${key}`;
+}
+
+/** The keys that reach every place and command; they never act inside a field or over an open dialog. */
 export function useKeys(): void {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
+  const undo = useUndo();
+  const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
   useEffect(() => {
+    const always = new Map<string, () => void>([
+      ["ctrl+z", () => void undo("undo")],
+      ["ctrl+shift+z", () => void undo("redo")],
+      ["ctrl+k", () => dispatch(overlayOpened("find"))],
+    ]);
+    const single = new Map<string, () => void>([
+      ...PLACES.map(({ key, path }) => [key, () => void navigate(path)] as const),
+      ["r", () => dispatch(meterReadingOpened(""))],
+      ["/", () => dispatch(overlayOpened("find"))],
+      ["?", () => dispatch(overlayOpened("keys"))],
+    ]);
     const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isInField(event.target)) return;
-      if (document.querySelector("[role=dialog]") !== null) return;
-      const place = PLACES.find((candidate) => candidate.key === event.key);
-      if (place !== undefined) {
-        event.preventDefault();
-        void navigate(place.path);
-      } else if (event.key.toLowerCase() === "r") {
-        event.preventDefault();
-        dispatch(meterReadingOpened(""));
-      }
+      if (isInField(event.target) || document.querySelector("[role=dialog]") !== null) return;
+      const key = pressed(event);
+      const act = always.get(key) ?? (hasSingleKeys ? single.get(key) : undefined);
+      if (act === undefined) return;
+      event.preventDefault();
+      act();
     };
     document.addEventListener("keydown", onKey);
     return () => document.removeEventListener("keydown", onKey);
-  }, [dispatch, navigate]);
+  }, [dispatch, navigate, undo, hasSingleKeys]);
 }

@@ -13,12 +13,21 @@ import { headOf, readMachineBooks, tableOf } from "./bookSlices.js";
 import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
 import { follows } from "./storedBoard.js";
 
+/** Why a tab had to let go of a book: another one has a newer version of the program, or has deleted it. */
+export type TakenOver = "newer" | "deleted";
+
 /** What the board worker needs of a book in the browser's database; it writes no records. */
 export class DexieBoardSource implements BoardSource {
   protected readonly database: BookDatabase;
 
-  constructor(name: string) {
+  /** `onTakenOver` is told when this tab has had to let go of the book. */
+  constructor(name: string, onTakenOver?: (why: TakenOver) => void) {
     this.database = new BookDatabase(name);
+    // Another tab needs a newer form of the database, or deletes the book: this one lets go of it.
+    this.database.on("versionchange", (event) => {
+      this.database.close();
+      onTakenOver?.(event.newVersion === null ? "deleted" : "newer");
+    });
   }
 
   async machines(): Promise<readonly Machine[]> {

@@ -1,8 +1,6 @@
 import {
-  numbered,
   SECTIONS,
   success,
-  takenBack,
   type Book,
   type Change,
   type Entry,
@@ -26,9 +24,11 @@ import type {
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
 import { newId } from "./newId.js";
-import { rowsOf } from "./rows.js";
-import { stamped } from "./stamped.js";
-import { changedElsewhere, contradiction, wholeBook, writeChange } from "./writeChange.js";
+
+/** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
+export const writingCode = (): Promise<typeof import("./writing.js")> => import("./writing.js");
+
+type WritingCode = Awaited<ReturnType<typeof writingCode>>;
 
 /** Ends a transaction without a trace: what was written in it is taken back. */
 class Refused extends Error {
@@ -39,18 +39,9 @@ class Refused extends Error {
 
 /** A book in the browser's database. */
 export class DexieStorage extends DexieBoardSource implements BookStorage {
-  /** `onTakenOver` is told when another tab needs a newer form of the database and this one has let go of it. */
-  constructor(name: string, onTakenOver?: () => void) {
-    super(name);
-    if (onTakenOver === undefined) return;
-    this.database.on("versionchange", () => {
-      this.database.close();
-      onTakenOver();
-    });
-  }
-
   async fill(book: Book): Promise<void> {
     const { database } = this;
+    const { numbered, rowsOf } = await writingCode();
     const { sections, head, lastRecordSeq } = numbered(book);
     await database.transaction("rw", database.tables, async () => {
       if ((await database.facts.get("head")) !== undefined) throw new Error("the store has a book");
@@ -96,6 +87,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   async everything(): Promise<Book> {
     const { database } = this;
     const tables = [...this.records(), database.facts];
+    const { wholeBook } = await writingCode();
     return database.transaction("r", tables, () => wholeBook(database));
   }
 
@@ -105,6 +97,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const { database } = this;
+    const { stamped, writeChange } = await writingCode();
     return database.transaction("rw", this.written(), async () => {
       const [book] = await readMachineBooks(database, [machine]);
       if (book === undefined)
@@ -125,17 +118,20 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
-    return this.refusable(async () => this.applyNow(change, now));
+    const code = await writingCode();
+    return this.refusable(async () => this.applyNow(change, now, code));
   }
 
   async takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
+    const code = await writingCode();
     return this.refusable<TakeBackRefusal>(async () => {
       const line = await this.database.journal.get(seq);
       if (line === undefined) {
         return { ok: false as const, issues: [{ code: "no-longer-known" as const }] };
       }
       const wasHandedOver = seq <= ((await this.lastExport())?.seq ?? 0);
-      return this.applyNow(takenBack(line.change, wasHandedOver, await this.copy()), now);
+      const back = code.takenBack(line.change, wasHandedOver, await this.copy());
+      return this.applyNow(back, now, code);
     });
   }
 
@@ -169,7 +165,11 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   /** Makes a change within the running transaction; throws {@link Refused} where it may not be. */
-  private async applyNow(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
+  private async applyNow(
+    change: Change,
+    now: string,
+    { changedElsewhere, contradiction, writeChange }: WritingCode,
+  ): Promise<Result<Saved, ChangeRefusal>> {
     const { database } = this;
     const elsewhere = await changedElsewhere(database, change);
     if (elsewhere !== null) throw new Refused(elsewhere);

@@ -1,4 +1,5 @@
 import { daysBetween, partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
+import { decimalSign, thousandsSign } from "./writing.js";
 
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 const WEEKDAYS = ["Thu", "Fri", "Sat", "Sun", "Mon", "Tue", "Wed"];
@@ -38,12 +39,12 @@ export function dateRange({ early, late }: Forecast, today: DayNumber): string {
   return `${from.dayOfMonth}${NBSP}${MONTHS[from.month - 1]} – ${until}`;
 }
 
-/** A figure with its thousands apart: `41 350`, `1 286.5`. */
+/** A figure with its thousands apart, as the person likes them: `41 350`, `1 286.5`. */
 export function figure(value: number, decimals = 0): string {
   const [whole = "", fraction] = Math.abs(value).toFixed(decimals).split(".");
-  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, NBSP);
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, thousandsSign());
   const isZero = Number(value.toFixed(decimals)) === 0;
-  return `${value < 0 && !isZero ? "−" : ""}${grouped}${fraction === undefined ? "" : `.${fraction}`}`;
+  return `${value < 0 && !isZero ? "−" : ""}${grouped}${fraction === undefined ? "" : `${decimalSign()}${fraction}`}`;
 }
 
 type MeterUnit = "km" | "mi" | "h";

@@ -9,6 +9,7 @@ import {
   type TaskReckoning,
 } from "@yonderfell/core";
 import { amount, counted, figure, NBSP } from "./format.js";
+import { distanceShown } from "./writing.js";
 
 /** What a meter is called. */
 export function meterName({ meter }: Pick<BoardMeter, "meter">): string {
@@ -54,10 +55,8 @@ export function leftWords(limit: LimitReckoning, machine: BoardMachine): string 
   const hard = limit.limit.hard === true ? ", hard" : "";
   if (limit.kind === "calendar") return `${limitName(limit, machine)}${hard}`;
   if (limit.remaining === null) return "";
-  const unit = unitOf(machine, limit.meter);
-  return limit.remaining > 0
-    ? `${amount(limit.remaining, unit)} left${hard}`
-    : `${amount(-limit.remaining, unit)} over${hard}`;
+  const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));
+  return value > 0 ? `${amount(value, unit)} left${hard}` : `${amount(-value, unit)} over${hard}`;
 }
 
 /** The limit that governs a task, or null where none does. */

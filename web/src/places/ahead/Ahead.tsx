@@ -1,8 +1,7 @@
 import { ChartNoAxesGantt, NotebookPen, Table2 } from "lucide-react";
-import { ToggleGroup } from "radix-ui";
 import { useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
-import { aheadShownAs } from "../../app/preferences.js";
+import { preferred } from "../../app/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
 import { Page } from "../../ui/Page.js";
@@ -62,30 +61,30 @@ function Begin({
 }
 
 const CHOICE =
-  "inline-flex min-h-10 items-center gap-1.5 px-3 text-quiet data-[state=on]:bg-wash data-[state=on]:text-ink data-[state=on]:font-semibold max-sm:min-h-12";
+  "inline-flex min-h-10 items-center gap-1.5 px-3 text-quiet aria-pressed:bg-wash aria-pressed:text-ink aria-pressed:font-semibold max-sm:min-h-12";
+
+const VIEWS = [
+  { view: "reach", words: "Reach", icon: ChartNoAxesGantt },
+  { view: "table", words: "Table", icon: Table2 },
+] as const;
 
 function ViewChoice(): ReactElement {
   const dispatch = useAppDispatch();
-  const view = useAppSelector((state) => state.preferences.aheadAs);
-  const choose = (value: string): void => {
-    if (value === "reach" || value === "table") dispatch(aheadShownAs(value));
-  };
+  const shown = useAppSelector((state) => state.preferences.aheadAs);
   return (
-    <ToggleGroup.Root
-      type="single"
-      value={view}
-      onValueChange={choose}
-      aria-label="Show as"
-      className="flex rounded-[3px] border border-rule"
-    >
-      <ToggleGroup.Item value="reach" className={CHOICE}>
-        <ChartNoAxesGantt size={18} aria-hidden="true" />
-        Reach
-      </ToggleGroup.Item>
-      <ToggleGroup.Item value="table" className={CHOICE}>
-        <Table2 size={18} aria-hidden="true" />
-        Table
-      </ToggleGroup.Item>
-    </ToggleGroup.Root>
+    <div role="group" aria-label="Show as" className="flex rounded-[3px] border border-rule">
+      {VIEWS.map(({ view, words, icon: Icon }) => (
+        <button
+          key={view}
+          type="button"
+          aria-pressed={view === shown}
+          className={CHOICE}
+          onClick={() => dispatch(preferred({ aheadAs: view }))}
+        >
+          <Icon size={18} aria-hidden="true" />
+          {words}
+        </button>
+      ))}
+    </div>
   );
 }

@@ -3,15 +3,13 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { Download } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
-import { currentDay } from "../../app/today.js";
+import { useExport, useExportState } from "../../app/useExport.js";
 import { useAppSelector } from "../../app/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
-import { errorWords } from "../../words/errorWords.js";
-import { counted, fullDate } from "../../words/format.js";
-import { exportBook } from "./exportBook.js";
+import { exportWords } from "../../words/bookWords.js";
+import { fullDate } from "../../words/format.js";
 
 const AT_FIRST = 40;
 const MORE = 100;
@@ -74,45 +72,15 @@ function LogRow({
 
 function ExportButton(): ReactElement {
   const { storage, entry } = useBook();
-  const since = useLiveQuery(async () => {
-    const note = await storage.lastExport();
-    const changes = (await storage.lastSeq()) - (note?.seq ?? 0);
-    return { note, changes };
-  }, [storage]);
-  const save = async (): Promise<void> => {
-    try {
-      const name = await exportBook(storage, entry.name, new Date());
-      notifySuccess(`The book is in ${name}.`);
-    } catch (error) {
-      notifyFailure(
-        `The book could not be written to a file: ${errorWords(error)}. Nothing in it is changed.`,
-      );
-    }
-  };
+  const state = useExportState(storage);
+  const save = useExport(entry, storage);
   return (
     <div className="flex flex-wrap items-center gap-4">
-      {since !== undefined && <span className="text-fine text-quiet">{exportWords(since)}</span>}
+      {state !== undefined && <span className="text-fine text-quiet">{exportWords(state)}</span>}
       <button type="button" className={QUIET_BUTTON} onClick={() => void save()}>
         <Download size={18} aria-hidden="true" />
         Export the book
       </button>
     </div>
   );
-}
-
-function exportWords({
-  note,
-  changes,
-}: {
-  readonly note: { readonly at: string } | null;
-  readonly changes: number;
-}): string {
-  if (note === null)
-    return changes === 0
-      ? "Not exported yet"
-      : `Not exported yet; ${counted(changes, "change")} made here`;
-  const day = fullDate(currentDay(new Date(note.at)));
-  return changes === 0
-    ? `Exported ${day}, nothing changed since`
-    : `${counted(changes, "change")} since the export of ${day}`;
 }

@@ -26,13 +26,13 @@ import {
 } from "@yonderfell/core";
 import {
   answerFrom,
-  DECIMAL,
   NO_FIGURES,
   type AnswerChoice,
   type AnswerFigures,
 } from "../yard/figureAnswer.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
+import { decimalSign, typedFigure } from "../../words/writing.js";
 import { movesBetween, type Move } from "../../words/moves.js";
 
 /** A meter's figure in the form: the text, and whether the person wrote it or it was reckoned. */
@@ -70,7 +70,7 @@ export function reckonedTexts(
   const texts = new Map<MeterId, string>();
   for (const [id, reckoning] of reckonMeters(records, settings, today)) {
     const dial = reckonedDial(reckoning, day);
-    texts.set(id, dial === null ? "" : dial.toFixed(reckoning.meter.unit === "h" ? 1 : 0));
+    texts.set(id, dial === null ? "" : typedFigure(dial, reckoning.meter.unit === "h" ? 1 : 0));
   }
   return texts;
 }
@@ -101,7 +101,7 @@ export function inputFrom(form: LogForm): {
   const figures = form.figures.flatMap((one) => {
     if (one.text.trim() === "") return [];
     const meter = one.meter as MeterId;
-    const value = parseFigure(one.text, DECIMAL);
+    const value = parseFigure(one.text, decimalSign());
     if (value === null) issues.push({ code: "figure-unreadable", meter });
     const answer = answerFrom(one.choice, one.answer);
     return value === null ? [] : [{ meter, value, estimated: !one.isOwn, answer }];
@@ -116,7 +116,7 @@ export function formOf(entry: Entry, book: MachineBook): LogForm {
   const estimated: readonly string[] = entry.estimatedMeters ?? [];
   const figures = (book.machines[0].meters ?? []).map(({ id }) => {
     const value = ownValue(entry.meters, id);
-    return unasked(id, value === undefined ? "" : String(value), !estimated.includes(id));
+    return unasked(id, value === undefined ? "" : typedFigure(value), !estimated.includes(id));
   });
   return {
     date: entry.date,

@@ -8,8 +8,9 @@ import {
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent } from "react";
 import { useForm, useWatch, type UseFormReturn } from "react-hook-form";
-import { notifySuccess } from "../../app/notify.js";
-import { surroundings, useBook } from "../../app/openBook.js";
+import { notifyChange } from "../../app/notify.js";
+import { useBook } from "../../app/openBook.js";
+import { usePerform } from "../../app/usePerform.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useAppSelector } from "../../app/store.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -73,6 +74,7 @@ function useSaveWork(
   draftKey: string,
 ): SaveWork {
   const { storage } = useBook();
+  const perform = usePerform();
   const today = useAppSelector((state) => state.session.today);
   const once = useOneAtATime();
   const [saved, setSaved] = useState<SavedWork | null>(null);
@@ -80,16 +82,12 @@ function useSaveWork(
   const store = async (values: LogForm): Promise<void> => {
     const { input } = inputFrom(values);
     if (input === null || outlook.issues.length > 0) return;
-    const result = await storage.perform(
-      book.machines[0].id,
-      commandOf(input, correcting?.id ?? null),
-      surroundings(),
-    );
+    const result = await perform(book.machines[0].id, commandOf(input, correcting?.id ?? null));
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
     // Said first: whatever becomes of the draft, the work itself is in the log.
     setSaved({ tasks: values.tasks, moves: outlook.moves });
-    notifySuccess(correcting === null ? "Saved in the log." : "Corrected.");
+    notifyChange(correcting === null ? "Saved in the log." : "Corrected.");
     await storage.dropDraft(draftKey);
   };
   const write = (values: LogForm): Promise<void> =>

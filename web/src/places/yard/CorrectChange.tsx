@@ -10,7 +10,7 @@ import { useAppSelector } from "../../app/store.js";
 import { DateField } from "../../ui/DateField.js";
 import { CorrectionFoot } from "./CorrectionFoot.js";
 import { FigureField } from "./FigureField.js";
-import { DECIMAL } from "./figureAnswer.js";
+import { decimalSign, typedFigure } from "../../words/writing.js";
 import { useCorrection } from "./useCorrection.js";
 
 /** Corrects the day or the figures of a meter change. */
@@ -23,13 +23,13 @@ export function CorrectChange({
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const [date, setDate] = useState(change.date);
-  const [oldFinal, setOldFinal] = useState(String(change.oldFinal));
-  const [newStart, setNewStart] = useState(String(change.newStart));
-  const [lost, setLost] = useState(String(change.lost ?? 0));
+  const [oldFinal, setOldFinal] = useState(typedFigure(change.oldFinal));
+  const [newStart, setNewStart] = useState(typedFigure(change.newStart));
+  const [lost, setLost] = useState(typedFigure(change.lost ?? 0));
   const meter = (book.machines[0].meters ?? []).find((candidate) => candidate.id === change.meter);
   const unit = meter?.unit ?? "";
   const day = parseDay(date);
-  const figureOf = (text: string): number => parseFigure(text, DECIMAL) ?? Number.NaN;
+  const figureOf = (text: string): number => parseFigure(text, decimalSign()) ?? Number.NaN;
   const input = {
     day: day ?? today,
     oldFinal: figureOf(oldFinal),

@@ -10,7 +10,7 @@ import { useAppSelector } from "../../app/store.js";
 import { DateField } from "../../ui/DateField.js";
 import { CorrectionFoot } from "./CorrectionFoot.js";
 import { FigureField } from "./FigureField.js";
-import { DECIMAL } from "./figureAnswer.js";
+import { decimalSign, typedFigure } from "../../words/writing.js";
 import { useCorrection } from "./useCorrection.js";
 
 /** Corrects the day or the figure of a reading. */
@@ -23,11 +23,11 @@ export function CorrectReading({
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const [date, setDate] = useState(reading.date);
-  const [text, setText] = useState(String(reading.value));
+  const [text, setText] = useState(typedFigure(reading.value));
   const [figureIsRight, setFigureIsRight] = useState(false);
   const meter = (book.machines[0].meters ?? []).find((candidate) => candidate.id === reading.meter);
   const day = parseDay(date);
-  const value = parseFigure(text, DECIMAL) ?? Number.NaN;
+  const value = parseFigure(text, decimalSign()) ?? Number.NaN;
   const correction = useCorrection(book, (now, context) =>
     correctReading(now, reading.id, { day: day ?? today, value, figureIsRight }, context),
   );

@@ -11,8 +11,8 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { notifyFailure, notifySuccess } from "../../app/notify.js";
-import { surroundings, useBook } from "../../app/openBook.js";
+import { notifyFailure, notifyChange } from "../../app/notify.js";
+import { usePerform } from "../../app/usePerform.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
@@ -118,22 +118,20 @@ function Withdraw({
   readonly section: DatedSection;
   readonly id: string;
 }): ReactElement {
-  const { storage } = useBook();
+  const perform = usePerform();
   const navigate = useNavigate();
   const once = useOneAtATime();
   const [isAsking, setIsAsking] = useState(false);
   const withdraw = async (): Promise<void> => {
     try {
-      const result = await storage.perform(
-        machine,
-        (book, context) => withdrawRecord(book, section, id, context),
-        surroundings(),
+      const result = await perform(machine, (book, context) =>
+        withdrawRecord(book, section, id, context),
       );
       if (!result.ok) {
         notifyFailure("It has been corrected already; look in the history.");
         return;
       }
-      notifySuccess("Withdrawn. It stays in the history.");
+      notifyChange("Withdrawn. It stays in the history.");
       await navigate(`/yard/${encodeURIComponent(machine)}`);
     } catch (error) {
       notifyFailure(`It was not withdrawn: ${errorWords(error)}.`);

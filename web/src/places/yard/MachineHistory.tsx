@@ -1,5 +1,5 @@
 import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import { useEffect, useRef, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
@@ -10,8 +10,18 @@ const AT_FIRST = 12;
 const MORE = 50;
 
 /** What was done to a machine and what its dials showed, latest first. */
-export function MachineHistory({ book }: { readonly book: MachineBook }): ReactElement {
-  const [shown, setShown] = useState(AT_FIRST);
+export function MachineHistory({
+  book,
+  marked,
+}: {
+  readonly book: MachineBook;
+  /** The record to be shown and marked, null where none is asked for. */
+  readonly marked: string | null;
+}): ReactElement {
+  const place = historyOf(book)
+    .filter((item) => item.kind !== "readings")
+    .findIndex((item) => item.record.id === marked);
+  const [shown, setShown] = useState(Math.max(AT_FIRST, place + 1));
   const [withReadings, setWithReadings] = useState(false);
   const superseded = replacedIn(book);
   const items = historyOf(book).filter((item) => withReadings || item.kind !== "readings");
@@ -39,6 +49,7 @@ export function MachineHistory({ book }: { readonly book: MachineBook }): ReactE
             item={item}
             book={book}
             isSuperseded={superseded.has(item.record.id)}
+            isMarked={item.record.id === marked}
           />
         ))}
       </ul>
@@ -59,17 +70,25 @@ function HistoryRow({
   item,
   book,
   isSuperseded,
+  isMarked,
 }: {
   readonly item: HistoryItem;
   readonly book: MachineBook;
   readonly isSuperseded: boolean;
+  readonly isMarked: boolean;
 }): ReactElement {
   const { record, kind } = item;
+  const row = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (isMarked) row.current?.scrollIntoView({ block: "center" });
+  }, [isMarked]);
   const isAside = isSuperseded || record.void === true;
   const { id } = book.machines[0];
   return (
     <li
-      className={`grid items-baseline gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_minmax(12rem,20rem)_1fr_auto] ${isAside ? "text-quiet" : ""}`}
+      ref={row}
+      data-marked={isMarked || undefined}
+      className={`grid items-baseline gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_minmax(12rem,20rem)_1fr_auto] ${isAside ? "text-quiet" : ""} ${isMarked ? "bg-wash outline-2 outline-offset-4 outline-clear" : ""}`}
     >
       <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(record.date))}</span>
       <span className={`text-quiet tabular-nums ${isAside ? "line-through" : ""}`}>

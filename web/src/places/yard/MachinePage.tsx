@@ -2,7 +2,7 @@ import { daysBetween, type BoardMachine, type BoardMeter, type MachineId } from 
 import { useLiveQuery } from "dexie-react-hooks";
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
 import { meterReadingOpened } from "../../app/session.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
@@ -24,6 +24,7 @@ import { MachineHistory } from "./MachineHistory.js";
 /** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
 export default function MachinePage(): ReactElement {
   const id = (useParams()["machineId"] ?? "") as MachineId;
+  const marked = useSearchParams()[0].get("entry");
   const { storage } = useBook();
   const machine = useAppSelector((state) =>
     state.board.machines.find((one) => one.machine.id === id),
@@ -50,7 +51,9 @@ export default function MachinePage(): ReactElement {
       <WhatItIs machine={machine} />
       <Meters machine={machine} />
       <Reaches machine={machine} />
-      {book !== undefined && book !== null && <MachineHistory book={book} />}
+      {book !== undefined && book !== null && (
+        <MachineHistory key={marked} book={book} marked={marked} />
+      )}
     </Page>
   );
 }

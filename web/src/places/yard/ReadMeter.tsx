@@ -1,10 +1,9 @@
 import type { DayNumber, Meter, ReadingLine } from "@yonderfell/core";
-import { X } from "lucide-react";
-import { Dialog } from "radix-ui";
 import { useRef, type ReactElement, type RefObject } from "react";
-import { meterReadingClosed } from "../../app/session.js";
+import { overlayClosed } from "../../app/session.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { DialogFrame } from "../../ui/DialogFrame.js";
 import { DateField } from "../../ui/DateField.js";
 import { Moves } from "../../ui/Moves.js";
 import { dialFigureWithUnit, shortDate } from "../../words/format.js";
@@ -18,24 +17,9 @@ import { useReading, type ReadingState, type SavedReading } from "./useReading.j
 export default function ReadMeter(): ReactElement {
   const dispatch = useAppDispatch();
   return (
-    <Dialog.Root open onOpenChange={(isOpen) => !isOpen && dispatch(meterReadingClosed())}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-veil" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
-        >
-          <div className="flex items-center justify-between">
-            <Dialog.Title className="text-large font-bold">Read a meter</Dialog.Title>
-            <Dialog.Close className="flex min-h-10 items-center gap-1.5 px-2 text-quiet hover:text-ink">
-              <X size={18} aria-hidden="true" />
-              Close
-            </Dialog.Close>
-          </div>
-          <ReadingForm />
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <DialogFrame title="Read a meter" onClose={() => dispatch(overlayClosed())}>
+      <ReadingForm />
+    </DialogFrame>
   );
 }
 

@@ -5,9 +5,7 @@ import {
   type FigureAnswer,
   type FigureDoubt,
 } from "@yonderfell/core";
-
-/** The sign before decimals; the other one parts thousands. */
-export const DECIMAL = ".";
+import { decimalSign, typedFigure } from "../../words/writing.js";
 
 /** What the person is choosing between where a figure does not agree. */
 export type AnswerChoice = "typing" | "replaced" | "rolled-over" | "right";
@@ -22,7 +20,7 @@ export interface AnswerFigures {
   readonly rollsOverAt: string;
 }
 
-const numberOf = (text: string): number => parseFigure(text, DECIMAL) ?? Number.NaN;
+const numberOf = (text: string): number => parseFigure(text, decimalSign()) ?? Number.NaN;
 
 /** The answer as the command takes it; null while it is not chosen or a figure of it is missing. */
 export function answerFrom(
@@ -56,5 +54,5 @@ export const NO_FIGURES: AnswerFigures = {
 
 /** The figures an answer begins with: the change is taken to have come just after the figure it disagrees with. */
 export function figuresFor({ against, againstDial }: FigureDoubt): AnswerFigures {
-  return { ...NO_FIGURES, day: formatDay(against.day), oldFinal: String(againstDial) };
+  return { ...NO_FIGURES, day: formatDay(against.day), oldFinal: typedFigure(againstDial) };
 }

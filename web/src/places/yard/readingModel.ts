@@ -15,7 +15,7 @@ import {
   type Settings,
 } from "@yonderfell/core";
 import { lookingAhead } from "../../data/lookingAhead.js";
-import { DECIMAL } from "./figureAnswer.js";
+import { decimalSign } from "../../words/writing.js";
 import { movesBetween, type Move } from "../../words/moves.js";
 
 /** What the line says so far. */
@@ -23,7 +23,7 @@ export function understood(
   line: string,
   machines: readonly Machine[],
 ): Result<ReadingLine, ReadingLineIssue> {
-  return parseReadingLine(line, machines, DECIMAL);
+  return parseReadingLine(line, machines, decimalSign());
 }
 
 /** What would come of saving a reading. */

@@ -1,8 +1,9 @@
 import type { FigureIssue, MachineBook, NotCorrectable } from "@yonderfell/core";
 import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
-import { notifySuccess } from "../../app/notify.js";
-import { surroundings, useBook } from "../../app/openBook.js";
+import { notifyChange } from "../../app/notify.js";
+import { surroundings } from "../../app/openBook.js";
+import { usePerform } from "../../app/usePerform.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
@@ -24,7 +25,7 @@ export function useCorrection(
   book: MachineBook,
   command: MachineCommand<CorrectionIssue>,
 ): Correction {
-  const { storage } = useBook();
+  const perform = usePerform();
   const navigate = useNavigate();
   const once = useOneAtATime();
   const [failure, setFailure] = useState("");
@@ -33,9 +34,9 @@ export function useCorrection(
   const tried = command(book, lookingAhead(today));
   const issue = tried.ok ? null : (tried.issues[0] ?? null);
   const write = async (): Promise<void> => {
-    const result = await storage.perform(id, command, surroundings());
+    const result = await perform(id, command);
     if (!result.ok) return setFailure("The book has changed in the meantime; look again.");
-    notifySuccess("Corrected. The old record stays in the history.");
+    notifyChange("Corrected. The old record stays in the history.");
     await navigate(`/yard/${encodeURIComponent(id)}`);
   };
   const save = (event: FormEvent): void => {

@@ -11,8 +11,8 @@ import {
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
-import { notifySuccess } from "../../app/notify.js";
-import { surroundings, useBook } from "../../app/openBook.js";
+import { notifyChange } from "../../app/notify.js";
+import { usePerform } from "../../app/usePerform.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useAppSelector } from "../../app/store.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
@@ -86,7 +86,7 @@ function useLine(): {
 
 /** The state of the reading line; `field` is where it is typed. */
 export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
-  const { storage } = useBook();
+  const perform = usePerform();
   const today = useAppSelector((state) => state.session.today);
   const once = useOneAtATime();
   const { reading, line, setLine } = useLine();
@@ -112,16 +112,12 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     if (doubt !== null) setFigures(figuresFor(doubt));
   };
   const write = async ({ machine, meter }: ReadingLine, wanted: DialFigureInput): Promise<void> => {
-    const result = await storage.perform(
-      machine.id,
-      (book, context) => readMeter(book, wanted, context),
-      surroundings(),
-    );
+    const result = await perform(machine.id, (book, context) => readMeter(book, wanted, context));
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(issueWords(issue, meter, today));
     const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, meter.unit)} on ${fullDate(wanted.day)}`;
     setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
-    notifySuccess(`Saved. ${words}.`);
+    notifyChange(`Saved. ${words}.`);
     retype("");
     field.current?.focus();
   };

@@ -1,0 +1,79 @@
+import type { NavigateFunction } from "react-router";
+import { PLACES } from "./places.js";
+import { preferred } from "./preferences.js";
+import { meterReadingOpened, overlayOpened } from "./session.js";
+import type { AppDispatch } from "./store.js";
+import type { UndoState } from "./undo.js";
+
+/** Something the program can be told to do by name. */
+export interface Command {
+  readonly name: string;
+  /** Other words it may be looked for by. */
+  readonly also: string;
+  readonly keys: string;
+  readonly run: () => void;
+}
+
+/** All that can be told by name from anywhere. */
+export function commandsOf(
+  navigate: NavigateFunction,
+  dispatch: AppDispatch,
+  undoState: UndoState,
+  undo: (direction: "undo" | "redo") => Promise<void>,
+): Command[] {
+  const go = (name: string, path: string, also: string, keys = ""): Command => ({
+    name,
+    also,
+    keys,
+    run: () => void navigate(path),
+  });
+  const done = undoState.done.at(-1);
+  const undone = undoState.undone.at(-1);
+  const step = (name: string, keys: string, direction: "undo" | "redo"): Command => ({
+    name,
+    also: "take back again",
+    keys,
+    run: () => void undo(direction),
+  });
+  return [
+    ...PLACES.map(({ name, path, key }) => go(`Go to ${name}`, path, "place", key)),
+    {
+      name: "Read a meter",
+      also: "reading odometer hours",
+      keys: "R",
+      run: () => dispatch(meterReadingOpened("")),
+    },
+    ...(done === undefined ? [] : [step(`Undo: ${done.words}`, "Ctrl+Z", "undo")]),
+    ...(undone === undefined ? [] : [step(`Do again: ${undone.words}`, "Ctrl+Shift+Z", "redo")]),
+    go("Books", "/books", "open file new export duplicate delete rename backup demonstration"),
+    go("Hand-over", "/hand-over", "merge take in another device file"),
+    go("Preferences", "/preferences", "settings theme units figures keys windows"),
+    {
+      name: "Day theme",
+      also: "light preferences",
+      keys: "",
+      run: () => dispatch(preferred({ theme: "day" })),
+    },
+    {
+      name: "Night theme",
+      also: "dark preferences",
+      keys: "",
+      run: () => dispatch(preferred({ theme: "night" })),
+    },
+    {
+      name: "List of keys",
+      also: "shortcuts",
+      keys: "?",
+      run: () => dispatch(overlayOpened("keys")),
+    },
+  ];
+}
+
+/** The commands that fit all words, each begun or within a name. */
+export function commandsFitting(commands: readonly Command[], words: string): Command[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  return commands.filter(({ name, also }) => {
+    const text = ` ${name} ${also}`.toLowerCase();
+    return wanted.every((word) => text.includes(` ${word}`) || text.includes(word));
+  });
+}

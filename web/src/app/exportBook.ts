@@ -1,0 +1,34 @@
+import { formatDay } from "@yonderfell/core";
+import type { BookStorage } from "../data/bookStorage.js";
+import type { BookEntry } from "../data/registry.js";
+import { exchange } from "../work/exchangeClient.js";
+import { exportFileName } from "../words/exportFileName.js";
+import { currentDay } from "./today.js";
+
+const KEEP_ADDRESS_MS = 60_000;
+/** A whole book as a file, with the name it gets today. */
+export async function bookFile(
+  entry: BookEntry,
+  now: Date,
+): Promise<{ readonly name: string; readonly file: Blob; readonly seq: number }> {
+  const { seq, file } = await exchange().file(entry.database, entry.name);
+  return { name: exportFileName(entry.name, formatDay(currentDay(now))), file, seq };
+}
+
+/** Hands the whole book over as a download, and notes when. Answers the name of the file. */
+export async function exportBook(
+  entry: BookEntry,
+  storage: Pick<BookStorage, "noteExport">,
+  now: Date,
+): Promise<string> {
+  const { name, file, seq } = await bookFile(entry, now);
+  const address = URL.createObjectURL(file);
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = name;
+  link.click();
+  // The browser reads the file after this call returns, so its address is given up only later.
+  setTimeout(() => URL.revokeObjectURL(address), KEEP_ADDRESS_MS);
+  await storage.noteExport({ seq, at: now.toISOString() });
+  return name;
+}

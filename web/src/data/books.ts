@@ -1,0 +1,70 @@
+import type { Book, DayNumber } from "@yonderfell/core";
+import { Dexie } from "dexie";
+import { DexieStorage } from "./dexieStorage.js";
+import { newId } from "./newId.js";
+import {
+  amend,
+  findDemonstration,
+  leavingBooks,
+  register,
+  unregister,
+  type BookEntry,
+} from "./registry.js";
+
+/** What a book that holds nothing yet looks like. */
+const EMPTY_BOOK = { format: "yonderfell-book", version: 1 } as const;
+
+/** A new database for a book, and its entry, not yet registered. */
+export function newBookEntry(name: string, isDemonstration = false): BookEntry {
+  const id = newId();
+  const openedAt = new Date().toISOString();
+  return { id, name, database: `yonderfell-book-${id}`, isDemonstration, openedAt };
+}
+
+async function store(entry: BookEntry, book: Book): Promise<BookEntry> {
+  const storage = new DexieStorage(entry.database);
+  try {
+    await storage.fill(book);
+  } finally {
+    storage.close();
+  }
+  // Registered last: a book is listed only once it is whole.
+  await register(entry);
+  return entry;
+}
+
+/** Makes a book that holds nothing yet. */
+export async function createBook(name: string): Promise<BookEntry> {
+  return store(newBookEntry(name), EMPTY_BOOK);
+}
+
+/** The demonstration book, made for `today` if this browser has none yet. */
+export async function demonstration(today: DayNumber): Promise<BookEntry> {
+  const found = await findDemonstration();
+  return found ?? makeDemonstration(today);
+}
+
+async function makeDemonstration(today: DayNumber): Promise<BookEntry> {
+  const { demonstrationBook, DEMONSTRATION_NAME } = await import("@yonderfell/demo");
+  return store(newBookEntry(DEMONSTRATION_NAME, true), demonstrationBook(today));
+}
+
+/** Makes the demonstration book anew for `today`; the old one goes once the new one is there. */
+export async function rebuildDemonstration(today: DayNumber): Promise<BookEntry> {
+  const old = await findDemonstration();
+  const made = await makeDemonstration(today);
+  if (old !== null) await deleteBook(old);
+  return made;
+}
+
+/** Deletes a book and all it holds from this browser. */
+export async function deleteBook(entry: BookEntry): Promise<void> {
+  await amend(entry.id, { isLeaving: true });
+  await Dexie.delete(entry.database);
+  await unregister(entry.id);
+}
+
+/** Finishes deletions that were begun and cut short. */
+export async function finishDeletions(): Promise<void> {
+  for (const entry of await leavingBooks()) await deleteBook(entry);
+}

@@ -1,0 +1,171 @@
+import { BookOpen, Copy, Download, Pencil, RotateCcw, Trash2, type LucideIcon } from "lucide-react";
+import { useState, type ReactElement } from "react";
+import { goToBook } from "../../app/goToBook.js";
+import { notifyFailure } from "../../app/notify.js";
+import { currentDay } from "../../app/today.js";
+import { useExport } from "../../app/useExport.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { newBookEntry, rebuildDemonstration } from "../../data/books.js";
+import { amend, register, type BookEntry } from "../../data/registry.js";
+import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
+import { countsWords, exportWords } from "../../words/bookWords.js";
+import { errorWords } from "../../words/errorWords.js";
+import { sentence } from "../../words/format.js";
+import { exchange } from "../../work/exchangeClient.js";
+import { DeleteBook } from "./DeleteBook.js";
+import { useBookFacts } from "./useBookFacts.js";
+
+/** One book of this browser, and what can be done with it. */
+export function BookRow({
+  entry,
+  isOpen,
+}: {
+  readonly entry: BookEntry;
+  readonly isOpen: boolean;
+}): ReactElement {
+  const { facts, store } = useBookFacts(entry);
+  const [asks, setAsks] = useState<"name" | "delete" | null>(null);
+  const save = useExport(entry, store);
+  return (
+    <li className="flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-hairline py-3">
+      <div className="min-w-64 flex-1">
+        {asks === "name" ? (
+          <Rename entry={entry} onDone={() => setAsks(null)} />
+        ) : (
+          <p className="font-bold">
+            {entry.name}
+            {isOpen && <span className="ml-3 text-fine font-normal text-clear">open here</span>}
+          </p>
+        )}
+        {facts !== null && (
+          <p className="text-fine text-quiet">
+            {sentence(countsWords(facts.counts))}. {exportWords(facts.exported)}.
+          </p>
+        )}
+      </div>
+      <Actions entry={entry} isOpen={isOpen} onExport={save} onAsk={setAsks} />
+      {asks === "delete" && (
+        <DeleteBook
+          entry={entry}
+          isOpen={isOpen}
+          exported={facts?.exported ?? null}
+          onExport={save}
+          onClose={() => setAsks(null)}
+        />
+      )}
+    </li>
+  );
+}
+
+function Actions({
+  entry,
+  isOpen,
+  onExport,
+  onAsk,
+}: {
+  readonly entry: BookEntry;
+  readonly isOpen: boolean;
+  readonly onExport: () => Promise<void>;
+  readonly onAsk: (what: "name" | "delete") => void;
+}): ReactElement {
+  const once = useOneAtATime();
+  const act = (what: string, run: () => Promise<void>): void => {
+    void once(run).catch((error: unknown) =>
+      notifyFailure(`${entry.name} was not ${what}: ${errorWords(error)}.`),
+    );
+  };
+  const duplicate = async (): Promise<void> => {
+    const copy = newBookEntry(`${entry.name}, copy`);
+    await exchange().duplicate(entry.database, copy.database);
+    await register(copy);
+  };
+  const rebuild = async (): Promise<void> => goToBook(await rebuildDemonstration(currentDay()));
+  const { name } = entry;
+  return (
+    <div className="flex flex-wrap gap-2">
+      {!isOpen && (
+        <Action name={name} onPress={() => void goToBook(entry)} words="Open" icon={BookOpen} />
+      )}
+      <Action name={name} onPress={() => void onExport()} words="Export" icon={Download} />
+      <Action name={name} onPress={() => onAsk("name")} words="Rename" icon={Pencil} />
+      <Action
+        name={name}
+        onPress={() => act("duplicated", duplicate)}
+        words="Duplicate"
+        icon={Copy}
+      />
+      {entry.isDemonstration && (
+        <Action
+          name={name}
+          onPress={() => act("made anew", rebuild)}
+          words="Make it anew"
+          icon={RotateCcw}
+        />
+      )}
+      <Action name={name} onPress={() => onAsk("delete")} words="Delete" icon={Trash2} />
+    </div>
+  );
+}
+
+function Action({
+  name,
+  words,
+  onPress,
+  icon: Icon,
+}: {
+  readonly name: string;
+  readonly words: string;
+  readonly onPress: () => void;
+  readonly icon: LucideIcon;
+}): ReactElement {
+  return (
+    <button
+      type="button"
+      className={QUIET_BUTTON}
+      aria-label={`${words}: ${name}`}
+      onClick={onPress}
+    >
+      <Icon size={18} aria-hidden="true" />
+      {words}
+    </button>
+  );
+}
+
+function Rename({
+  entry,
+  onDone,
+}: {
+  readonly entry: BookEntry;
+  readonly onDone: () => void;
+}): ReactElement {
+  const [name, setName] = useState(entry.name);
+  const rename = async (): Promise<void> => {
+    await amend(entry.id, { name: name.trim() });
+    onDone();
+  };
+  return (
+    <form
+      className="flex items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void rename();
+      }}
+    >
+      <label className="w-64 text-fine text-quiet">
+        Name of the book
+        <input
+          autoFocus
+          className={`${FIELD} text-body text-ink`}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className={QUIET_BUTTON} disabled={name.trim() === ""}>
+        Keep the name
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onDone}>
+        Cancel
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,51 @@
+import { useLiveQuery } from "dexie-react-hooks";
+import { useEffect, type ReactElement } from "react";
+import { Link } from "react-router";
+import { finishDeletions } from "../../data/books.js";
+import { allBooks } from "../../data/registry.js";
+import { useBook } from "../../app/openBook.js";
+import { Page } from "../../ui/Page.js";
+import { AutoExport } from "./AutoExport.js";
+import { BookRow } from "./BookRow.js";
+import { NewBook } from "./NewBook.js";
+import { OpenFile } from "./OpenFile.js";
+
+/** The books of this browser: which there are, what they hold, and the ways in and out. */
+export default function Books(): ReactElement {
+  const { entry } = useBook();
+  const books = useLiveQuery(allBooks, []);
+  useEffect(() => {
+    void finishDeletions();
+  }, []);
+  return (
+    <Page title="Books">
+      <ul className="mt-2">
+        {(books ?? []).map((book) => (
+          <BookRow key={book.database} entry={book} isOpen={book.id === entry.id} />
+        ))}
+      </ul>
+      <div className="mt-6 grid gap-x-12 gap-y-8 border-t border-rule pt-6 lg:grid-cols-2">
+        <section aria-labelledby="another" className="space-y-4">
+          <h2 id="another" className="text-large font-bold">
+            Another book
+          </h2>
+          <NewBook />
+          <OpenFile />
+        </section>
+        <section aria-labelledby="safe" className="space-y-4">
+          <h2 id="safe" className="text-large font-bold">
+            Safe and shared: {entry.name}
+          </h2>
+          <AutoExport />
+          <p className="max-w-[60ch]">
+            Two people or two devices keep one book by handing it over: export it there, and{" "}
+            <Link to="/hand-over" className="text-clear underline">
+              take it in here
+            </Link>
+            . Nothing is dropped; what both changed is put side by side.
+          </p>
+        </section>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState, type ReactElement } from "react";
+import { useBook } from "../../app/openBook.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { FileButton } from "../../ui/FileButton.js";
+import { Page } from "../../ui/Page.js";
+import { errorWords } from "../../words/errorWords.js";
+import type { Comparison } from "../../work/exchange.js";
+import { exchange } from "../../work/exchangeClient.js";
+import { FileRefused } from "./FileRefused.js";
+import { HandOverReview } from "./HandOverReview.js";
+import { useFileLook } from "./useFileLook.js";
+
+/** Takes a book file of another device or person into the open book. */
+export default function HandOver(): ReactElement {
+  const { entry } = useBook();
+  const { look, choose, forget } = useFileLook();
+  const [comparison, setComparison] = useState<Comparison | null>(null);
+  const [failure, setFailure] = useState("");
+  const [done, setDone] = useState("");
+  const take = async (file: File): Promise<void> => {
+    setComparison(null);
+    setFailure("");
+    setDone("");
+    try {
+      const found = await choose(file);
+      if (found.code === "sound") setComparison(await exchange().compare(entry.database));
+    } catch (error) {
+      setFailure(errorWords(error));
+    }
+  };
+  const finish = (words: string): void => {
+    setDone(words);
+    setComparison(null);
+    forget();
+  };
+  return (
+    <Page title="Hand-over">
+      <p className="mb-4 max-w-[68ch]">
+        Takes what another copy of this book holds into <strong>{entry.name}</strong>: what only
+        that one has is added, what only that one changed is changed here, and what both changed is
+        put side by side. It is one change, and can be undone.
+      </p>
+      <FileButton
+        label="Choose the other book's file"
+        look={comparison === null ? PRIMARY_BUTTON : QUIET_BUTTON}
+        isDisabled={look.code === "looking"}
+        onFile={(file) => void take(file)}
+      />
+      <div aria-live="polite" className="mt-4">
+        {look.code === "looking" && <p className="text-quiet">Looking through {look.file}…</p>}
+        {look.code === "sound" && comparison === null && failure === "" && (
+          <p className="text-quiet">Comparing the two books…</p>
+        )}
+        {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
+        {failure !== "" && (
+          <p role="alert" className="text-overdue">
+            It could not be compared: {failure}.
+          </p>
+        )}
+        {done !== "" && <p className="text-large font-bold">{done}</p>}
+      </div>
+      {comparison !== null && look.code === "sound" && (
+        <HandOverReview key={look.file} file={look.file} comparison={comparison} onDone={finish} />
+      )}
+    </Page>
+  );
+}

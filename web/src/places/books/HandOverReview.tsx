@@ -1,0 +1,115 @@
+import { choicesOf, isEmptyPlan, type Side } from "@yonderfell/core";
+import { Handshake } from "lucide-react";
+import { useMemo, useState, type ReactElement } from "react";
+import { notifyChange } from "../../app/notify.js";
+import { useBook } from "../../app/openBook.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { changeMade } from "../../app/undo.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { errorWords } from "../../words/errorWords.js";
+import { counted } from "../../words/format.js";
+import { handOverRefusalWords, namesOf } from "../../words/handOverWords.js";
+import type { Comparison } from "../../work/exchange.js";
+import { exchange } from "../../work/exchangeClient.js";
+import { ConflictChoice } from "./ConflictChoice.js";
+import { WhatComes } from "./WhatComes.js";
+
+type Choices = ReadonlyMap<string, Side>;
+
+/** What a hand-over would do, the choices it asks for, and the press that does it. */
+export function HandOverReview({
+  file,
+  comparison: { plan, isRelated },
+  onDone,
+}: {
+  readonly file: string;
+  readonly comparison: Comparison;
+  readonly onDone: (words: string) => void;
+}): ReactElement {
+  const machines = useAppSelector((state) => state.board.machines);
+  const names = useMemo(() => namesOf(machines, plan), [machines, plan]);
+  const [choices, setChoices] = useState<Choices>(new Map());
+  const { failure, take } = useTake(file, choices, onDone);
+  const open = plan.conflicts.flatMap(choicesOf).filter((key) => !choices.has(key));
+  if (isEmptyPlan(plan)) {
+    return <p>This book already has all that {file} holds. Nothing is to be done.</p>;
+  }
+  return (
+    <div className="max-w-[60rem] space-y-5">
+      {!isRelated && <Unrelated file={file} />}
+      <WhatComes plan={plan} names={names} />
+      {plan.conflicts.length > 0 && (
+        <section aria-labelledby="conflicts">
+          <h2 id="conflicts" className="text-large font-bold">
+            Changed in both: choose what stands
+          </h2>
+          {plan.conflicts.map((conflict) => (
+            <ConflictChoice
+              key={conflict.key}
+              conflict={conflict}
+              names={names}
+              choices={choices}
+              onChoose={(key, side) => setChoices(new Map([...choices, [key, side]]))}
+            />
+          ))}
+        </section>
+      )}
+      {failure !== "" && (
+        <p role="alert" className="text-overdue">
+          Nothing was taken in. {failure}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4">
+        <button
+          type="button"
+          className={PRIMARY_BUTTON}
+          disabled={open.length > 0}
+          onClick={() => void take()}
+        >
+          <Handshake size={20} aria-hidden="true" />
+          Take it in
+        </button>
+        {open.length > 0 && (
+          <span className="text-quiet">{counted(open.length, "choice")} still to make</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Unrelated({ file }: { readonly file: string }): ReactElement {
+  return (
+    <p role="alert" className="border-l-4 border-due bg-raised px-4 py-2 font-semibold">
+      {file} has no machine in common with this book: it is hardly a copy of it. Taking it in would
+      add all of it. To keep it apart, open it as a book of its own.
+    </p>
+  );
+}
+
+function useTake(
+  file: string,
+  choices: Choices,
+  onDone: (words: string) => void,
+): { readonly failure: string; readonly take: () => Promise<void> } {
+  const { entry } = useBook();
+  const dispatch = useAppDispatch();
+  const once = useOneAtATime();
+  const [failure, setFailure] = useState("");
+  const takeNow = async (): Promise<void> => {
+    const now = new Date().toISOString();
+    const result = await exchange().handOver(entry.database, choices, now);
+    if (!result.ok) {
+      const [refusal] = result.issues;
+      return setFailure(refusal === undefined ? "" : handOverRefusalWords(refusal));
+    }
+    const { seq, records } = result.value;
+    const words = `hand-over of ${counted(records, "record")} from ${file}`;
+    dispatch(changeMade({ seq, words }));
+    notifyChange(`Saved: ${words}.`);
+    onDone(`${counted(records, "record")} taken in from ${file}.`);
+  };
+  const take = (): Promise<void> =>
+    once(() => takeNow().catch((error: unknown) => setFailure(errorWords(error))));
+  return { failure, take };
+}

@@ -1,0 +1,159 @@
+import { BookPlus } from "lucide-react";
+import { useState, type ReactElement } from "react";
+import { goToBook } from "../../app/goToBook.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { newBookEntry } from "../../data/books.js";
+import { register } from "../../data/registry.js";
+import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { FileButton } from "../../ui/FileButton.js";
+import { countsWords, datesWords, doubtfulWords, faultWords } from "../../words/bookWords.js";
+import { errorWords } from "../../words/errorWords.js";
+import { counted } from "../../words/format.js";
+import type { BookSummary } from "../../work/bookSummary.js";
+import { exchange } from "../../work/exchangeClient.js";
+import { FileRefused } from "./FileRefused.js";
+import { useFileLook } from "./useFileLook.js";
+
+const FILE_END = /(-\d{4}-\d{2}-\d{2})?(\.yonderfell)?\.json$/i;
+
+/** Opens a book file: says what it holds first, then keeps it as a new book beside the others. */
+export function OpenFile(): ReactElement {
+  const { look, choose, forget } = useFileLook();
+  return (
+    <div className="space-y-3">
+      <FileButton
+        label="Open a book file"
+        isDisabled={look.code === "looking"}
+        onFile={(file) => void choose(file)}
+      />
+      <div aria-live="polite">
+        {look.code === "looking" && <p className="text-quiet">Looking through {look.file}…</p>}
+        {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
+        {look.code === "sound" && (
+          <KeepFile key={look.file} file={look.file} summary={look.summary} onForget={forget} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface KeepFileProps {
+  readonly file: string;
+  readonly summary: BookSummary;
+  readonly onForget: () => void;
+}
+
+function useKeeping(startName: string): {
+  readonly name: string;
+  readonly setName: (name: string) => void;
+  readonly isKeeping: boolean;
+  readonly failure: string;
+  readonly keep: () => Promise<void>;
+} {
+  const [name, setName] = useState(startName);
+  const [failure, setFailure] = useState("");
+  const [isKeeping, setIsKeeping] = useState(false);
+  const once = useOneAtATime();
+  const keepNow = async (): Promise<void> => {
+    setIsKeeping(true);
+    try {
+      const entry = newBookEntry(name.trim());
+      await exchange().keep(entry.database);
+      await register(entry);
+      await goToBook(entry);
+    } catch (error) {
+      setFailure(errorWords(error));
+      setIsKeeping(false);
+    }
+  };
+  return { name, setName, isKeeping, failure, keep: () => once(keepNow) };
+}
+
+function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
+  const { name, setName, isKeeping, failure, keep } = useKeeping(
+    summary.name ?? file.replace(FILE_END, ""),
+  );
+  return (
+    <form
+      className="max-w-[68ch] space-y-4 border-l-4 border-clear bg-raised px-4 py-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <div>
+        <p className="font-semibold">{file} is a sound book.</p>
+        <p>
+          It holds {countsWords(summary.counts)} {datesWords(summary.dates)}.
+        </p>
+      </div>
+      <Remarks summary={summary} />
+      <label className="block text-fine text-quiet">
+        Name of the new book
+        <input
+          className={`${FIELD} mt-1 text-body text-ink`}
+          value={name}
+          required
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      {failure !== "" && (
+        <p role="alert" className="text-overdue">
+          It was not kept: {failure}.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <button type="submit" className={PRIMARY_BUTTON} disabled={isKeeping || name.trim() === ""}>
+          <BookPlus size={20} aria-hidden="true" />
+          {isKeeping ? "Keeping it…" : "Keep it as a new book"}
+        </button>
+        <button type="button" className={QUIET_BUTTON} disabled={isKeeping} onClick={onForget}>
+          Not now
+        </button>
+      </div>
+    </form>
+  );
+}
+
+const SHOWN = 6;
+
+function Remarks({ summary }: { readonly summary: BookSummary }): ReactElement {
+  const { faults, doubtful } = summary;
+  if (faults.length === 0 && doubtful.length === 0) {
+    return <p className="text-quiet">No faults: its figures agree with one another.</p>;
+  }
+  return (
+    <div className="space-y-2">
+      <RemarkList
+        title={`${counted(faults.length, "figure")} cannot be true beside the others; kept, and left out of the reckoning:`}
+        lines={faults.map(faultWords)}
+      />
+      <RemarkList
+        title={`${counted(doubtful.length, "meter")} in doubt:`}
+        lines={doubtful.map(doubtfulWords)}
+      />
+    </div>
+  );
+}
+
+function RemarkList({
+  title,
+  lines,
+}: {
+  readonly title: string;
+  readonly lines: readonly string[];
+}): ReactElement | null {
+  if (lines.length === 0) return null;
+  const rest = lines.length - SHOWN;
+  return (
+    <div>
+      <p>{title}</p>
+      <ul className="list-disc pl-5 text-quiet">
+        {lines.slice(0, SHOWN).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        {rest > 0 && <li>and {counted(rest, "more", "more")}</li>}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import { useState } from "react";
+import { useAppSelector } from "../../app/store.js";
+import { errorWords } from "../../words/errorWords.js";
+import type { BookSummary } from "../../work/bookSummary.js";
+import { exchange } from "../../work/exchangeClient.js";
+
+/** What has become of a file that was chosen. */
+export type FileLook =
+  | { readonly code: "none" }
+  | { readonly code: "looking"; readonly file: string }
+  | { readonly code: "refused"; readonly file: string; readonly reasons: readonly string[] }
+  | { readonly code: "sound"; readonly file: string; readonly summary: BookSummary };
+
+/** Looks at a file that a person chooses; nothing is stored by looking. */
+export function useFileLook(): {
+  readonly look: FileLook;
+  readonly choose: (file: File) => Promise<FileLook>;
+  readonly forget: () => void;
+} {
+  const today = useAppSelector((state) => state.session.today);
+  const [look, setLook] = useState<FileLook>({ code: "none" });
+  const choose = async (file: File): Promise<FileLook> => {
+    const { name } = file;
+    setLook({ code: "looking", file: name });
+    const found = await lookAt(file, name);
+    setLook(found);
+    return found;
+  };
+  const lookAt = async (file: File, name: string): Promise<FileLook> => {
+    try {
+      const read = await exchange().look(file, today);
+      return read.ok
+        ? { code: "sound", file: name, summary: read.value }
+        : { code: "refused", file: name, reasons: read.issues };
+    } catch (error) {
+      return { code: "refused", file: name, reasons: [errorWords(error)] };
+    }
+  };
+  return { look, choose, forget: () => setLook({ code: "none" }) };
+}

@@ -1,0 +1,36 @@
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import type { ReactElement, ReactNode } from "react";
+
+/** A dialog over the place one is at: titled, closed by Escape, by its button or by pressing beside it. */
+export function DialogFrame({
+  title,
+  onClose,
+  children,
+}: {
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}): ReactElement {
+  return (
+    <Dialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
+      <Dialog.Portal>
+        {/* A plain veil: the library's own would set styles that the security policy refuses. */}
+        <div className="fixed inset-0 z-30 bg-veil" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
+        >
+          <div className="flex items-center justify-between">
+            <Dialog.Title className="text-large font-bold">{title}</Dialog.Title>
+            <Dialog.Close className="flex min-h-10 items-center gap-1.5 px-2 text-quiet hover:text-ink">
+              <X size={18} aria-hidden="true" />
+              Close
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,45 @@
+import { FolderOpen } from "lucide-react";
+import { useRef, type ReactElement } from "react";
+import { QUIET_BUTTON } from "./buttons.js";
+
+/** Chooses a book file from the device. */
+export function FileButton({
+  label,
+  onFile,
+  look = QUIET_BUTTON,
+  isDisabled = false,
+}: {
+  readonly label: string;
+  readonly onFile: (file: File) => void;
+  readonly look?: string;
+  readonly isDisabled?: boolean;
+}): ReactElement {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button
+        type="button"
+        className={look}
+        disabled={isDisabled}
+        onClick={() => input.current?.click()}
+      >
+        <FolderOpen size={18} aria-hidden="true" />
+        {label}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        aria-label={label}
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          // The same file may be chosen again after it has been mended.
+          event.target.value = "";
+          if (file !== undefined) onFile(file);
+        }}
+      />
+    </>
+  );
+}

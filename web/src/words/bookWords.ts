@@ -1,0 +1,63 @@
+import { dayOf, type Section } from "@yonderfell/core";
+import type { BookSummary } from "../work/bookSummary.js";
+import { currentDay } from "../app/today.js";
+import { counted, dialFigureWithUnit, fullDate } from "./format.js";
+import { meterName } from "./limitWords.js";
+
+const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
+  machines: ["machine", "machines"],
+  tasks: ["task", "tasks"],
+  entries: ["entry", "entries"],
+  readings: ["reading", "readings"],
+  meterChanges: ["meter change", "meter changes"],
+};
+const SECTION_ORDER = ["machines", "tasks", "entries", "readings", "meterChanges"] as const;
+
+/** How many records of each kind, those of none left out: `3 machines, 28 tasks`. */
+export function countsWords(counts: Readonly<Record<Section, number>>): string {
+  const parts = SECTION_ORDER.filter((section) => counts[section] > 0).map((section) =>
+    counted(counts[section], ...NOUNS[section]),
+  );
+  return parts.length === 0 ? "nothing yet" : parts.join(", ");
+}
+
+/** When a book was last exported. */
+export interface ExportState {
+  /** When, as an ISO instant; null where it never was. */
+  readonly at: string | null;
+  /** How many changes since. */
+  readonly changes: number;
+}
+
+/** How a book stands against its last export: `12 changes since the export of 3 Nov 2026`. */
+export function exportWords({ at, changes }: ExportState): string {
+  if (at === null) {
+    return changes === 0
+      ? "Not exported yet"
+      : `Not exported yet; ${counted(changes, "change")} made here`;
+  }
+  const day = fullDate(currentDay(new Date(at)));
+  return changes === 0
+    ? `Exported ${day}, nothing changed since`
+    : `${counted(changes, "change")} since the export of ${day}`;
+}
+
+/** A figure that cannot be true beside the others, as a line. */
+export function faultWords({ tag, machine, meter, fault }: BookSummary["faults"][number]): string {
+  return `${tag} ${machine}, ${meterName({ meter })}: ${dialFigureWithUnit(fault.dial, meter.unit)} on ${fullDate(fault.day)}`;
+}
+
+/** A meter that is in doubt, as a line. */
+export function doubtfulWords(doubt: BookSummary["doubtful"][number]): string {
+  const { tag, machine, meter, lastOn, stoppedOn } = doubt;
+  const named = `${tag} ${machine}, ${meterName({ meter })}`;
+  if (stoppedOn !== null) return `${named}: stopped since ${fullDate(stoppedOn)}`;
+  return lastOn === null ? `${named}: never read` : `${named}: last read ${fullDate(lastOn)}`;
+}
+
+/** From when to when a book's records are, empty where it has none. */
+export function datesWords(dates: BookSummary["dates"]): string {
+  return dates === null
+    ? ""
+    : `from ${fullDate(dayOf(dates.first))} to ${fullDate(dayOf(dates.last))}`;
+}

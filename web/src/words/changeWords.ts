@@ -1,0 +1,54 @@
+import {
+  dayOf,
+  type BoardMachine,
+  type Change,
+  type Entry,
+  type Reading,
+  type RecordChange,
+} from "@yonderfell/core";
+import { counted, dialFigureWithUnit, fullDate } from "./format.js";
+
+const machineOf = ({ before, after }: RecordChange): string => {
+  const record = (after ?? before ?? {}) as { readonly machine?: string; readonly id?: string };
+  return record.machine ?? record.id ?? "";
+};
+
+/** What a change was, in a few words: `work on 07, 23 Nov 2026: engine oil and filter`. */
+export function changeWords(change: Change, machines: readonly BoardMachine[]): string {
+  const last = change.records.at(-1);
+  const machine = machines.find((one) => last !== undefined && one.machine.id === machineOf(last));
+  const tag = machine?.machine.tag ?? "";
+  switch (change.command) {
+    case "log-work":
+      return `work on ${tag}${entryWords(last?.after as Entry, machine)}`;
+    case "read-meter":
+      return `reading of ${tag}${readingWords(last?.after as Reading, machine)}`;
+    case "correct-entry":
+      return `correction of an entry on ${tag}`;
+    case "correct-reading":
+      return `correction of a reading of ${tag}`;
+    case "correct-meter-change":
+      return `correction of a meter change of ${tag}`;
+    case "withdraw-record":
+      return `withdrawal of a record of ${tag}`;
+    case "hand-over":
+      return `hand-over of ${counted(change.records.length, "record")}`;
+    case "change-settings":
+      return "the windows of due and soon";
+    default:
+      return `change of ${counted(change.records.length, "record")}`;
+  }
+}
+
+function entryWords(entry: Entry, machine: BoardMachine | undefined): string {
+  const names = (entry.tasks ?? []).map(
+    (id) => machine?.tasks.find(({ task }) => task.id === id)?.task.name.toLowerCase() ?? id,
+  );
+  const done = names.length === 0 ? "" : `: ${names.join(", ")}`;
+  return `, ${fullDate(dayOf(entry.date))}${done}`;
+}
+
+function readingWords(reading: Reading, machine: BoardMachine | undefined): string {
+  const meter = machine?.meters.find((one) => one.meter.id === reading.meter)?.meter;
+  return meter === undefined ? "" : `, ${dialFigureWithUnit(reading.value, meter.unit)}`;
+}

@@ -1,0 +1,7 @@
+const UNSAFE = /[^\p{L}\p{N}]+/gu;
+
+/** The name of a book's file: `Skarrow-Vale-2026-11-23.yonderfell.json`. */
+export function exportFileName(bookName: string, date: string): string {
+  const safe = bookName.replace(UNSAFE, "-").replace(/^-|-$/g, "");
+  return `${safe === "" ? "book" : safe}-${date}.yonderfell.json`;
+}

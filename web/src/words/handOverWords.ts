@@ -1,0 +1,116 @@
+import {
+  dayOf,
+  describeIssue,
+  type BoardMachine,
+  type Conflict,
+  type MergePlan,
+  type RecordChange,
+  type Section,
+} from "@yonderfell/core";
+import type { HandOverRefusal } from "../work/exchange.js";
+import { countsWords } from "./bookWords.js";
+import { fullDate } from "./format.js";
+
+const SECTION_WORDS: Readonly<Record<Section, string>> = {
+  machines: "Machine",
+  tasks: "Task",
+  entries: "Entry",
+  readings: "Reading",
+  meterChanges: "Meter change",
+};
+
+const FIELD_WORDS: ReadonlyMap<string, string> = new Map([
+  ["inService", "in service"],
+  ["regimeReason", "reason for the regime"],
+  ["oldFinal", "old dial ended at"],
+  ["newStart", "new dial began at"],
+  ["dueWithinDays", "due within days"],
+  ["leadDays", "soon within days"],
+  ["staleAfterDays", "stale after days"],
+  ["estimatedMeters", "reckoned figures"],
+  ["meters", "meters"],
+]);
+
+/** What a field of a record is called. */
+export function fieldWords(name: string): string {
+  return FIELD_WORDS.get(name) ?? name;
+}
+
+/** How many records of each kind a list of changes holds. */
+export function changeCounts(changes: readonly RecordChange[]): string {
+  const counts = { machines: 0, tasks: 0, entries: 0, readings: 0, meterChanges: 0 };
+  for (const { section } of changes) counts[section] += 1;
+  return countsWords(counts);
+}
+
+type Names = ReadonlyMap<string, string>;
+
+/** Names for the ids of machines and tasks: those on the board, and those that come with the file. */
+export function namesOf(machines: readonly BoardMachine[], plan: MergePlan): Names {
+  const names = new Map<string, string>();
+  for (const { section, after } of plan.added) {
+    if (after === null || (section !== "machines" && section !== "tasks")) continue;
+    const { id, name, tag } = after as { id: string; name: string; tag?: string };
+    names.set(id, tag === undefined ? name : `${tag} ${name}`);
+  }
+  for (const { machine, tasks } of machines) {
+    names.set(machine.id, `${machine.tag} ${machine.name}`);
+    for (const { task } of tasks) names.set(task.id, task.name);
+  }
+  return names;
+}
+
+/** A record in a line: what it is, of which machine, of which day. */
+export function recordWords(section: Section, record: object, names: Names): string {
+  const fields = record as Readonly<Record<string, unknown>>;
+  const name = section === "machines" || section === "tasks" ? String(fields["name"]) : "";
+  const machine = typeof fields["machine"] === "string" ? fields["machine"] : "";
+  const date = typeof fields["date"] === "string" ? fullDate(dayOf(fields["date"])) : "";
+  const parts = [name, machine === "" ? "" : `on ${names.get(machine) ?? machine}`, date];
+  return [SECTION_WORDS[section], ...parts.filter((part) => part !== "")].join(" ");
+}
+
+/** A value of a record as a person reads it; ids by the names of what they stand for. */
+export function valueWords(value: unknown, names: Names): string {
+  if (value === null || value === undefined) return "nothing";
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value === "string") return names.get(value) ?? (value === "" ? "nothing" : value);
+  if (typeof value === "number") return String(value);
+  if (Array.isArray(value)) {
+    return value.length === 0 ? "none" : value.map((one) => valueWords(one, names)).join("; ");
+  }
+  return Object.entries(value)
+    .filter(([key]) => key !== "revision")
+    .map(([key, one]) => `${names.get(key) ?? fieldWords(key)}: ${valueWords(one, names)}`)
+    .join(", ");
+}
+
+/** What stands in conflict, and what choosing does. */
+export function conflictWords(conflict: Conflict, names: Names): string {
+  switch (conflict.code) {
+    case "changed-apart":
+      return `${recordWords(conflict.section, conflict.ours, names)} was changed in both.`;
+    case "both-corrected":
+      return `${SECTION_WORDS[conflict.section]} on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was corrected in both. The one you choose stands; the other stays in the history.`;
+    case "settled-apart":
+      return `Two corrections on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} were settled differently in the two. The one you choose stands; the other stays in the history.`;
+    case "both-changed-meter":
+      return `A meter of ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was changed on ${fullDate(dayOf(conflict.ours.date))} in both. The one you choose stands; the other stays in the history.`;
+    case "field-changed-apart":
+      return `The ${fieldWords(conflict.field)} of the book differ.`;
+  }
+}
+
+/** Why a hand-over was not made, and what to do. */
+export function handOverRefusalWords(refusal: HandOverRefusal): string {
+  switch (refusal.code) {
+    case "not-chosen":
+      return "Something is not chosen yet.";
+    case "does-not-fit":
+      return `The two books do not fit together with these choices: ${describeIssue(refusal.issue)}. Choose otherwise, or put it right in one of them first.`;
+    case "changed-elsewhere":
+      return "The book was changed while this was looked through, here or in another tab. Choose the file again.";
+    case "still-needed":
+      return `The book would contradict itself: ${describeIssue(refusal.issue)}.`;
+  }
+}

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { dexieExchange } from "./exchange.js";
+
+expose(dexieExchange());

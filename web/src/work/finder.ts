@@ -1,0 +1,147 @@
+import {
+  currentRecords,
+  dayOf,
+  partsFromDay,
+  type Entry,
+  type MachineBook,
+  type MachineId,
+} from "@yonderfell/core";
+import MiniSearch from "minisearch";
+import type { BoardSource } from "../data/bookStorage.js";
+
+/** Something of the book that can be found. */
+export interface Found {
+  readonly kind: "machine" | "task" | "entry";
+  /** Its own id. */
+  readonly id: string;
+  readonly machine: MachineId;
+  readonly tag: string;
+  readonly title: string;
+  readonly detail: string;
+  /** The date of an entry, `YYYY-MM-DD`; empty for the others. */
+  readonly date: string;
+}
+
+interface Document extends Found {
+  /** Told apart over all kinds. */
+  readonly key: string;
+  readonly words: string;
+}
+
+type Scored = Found & { readonly score: number };
+/** An entry with at least this share of the best one's score is taken to fit as well. */
+const FITS_AS_WELL = 0.4;
+
+/** Of the same words a machine is meant before a task of it, and that before an entry. */
+const WEIGHT = { machine: 3, task: 2, entry: 1 } as const;
+const MACHINES_AT_ONCE = 20;
+const MONTHS = [
+  ...["January", "February", "March", "April", "May", "June", "July"],
+  ...["August", "September", "October", "November", "December"],
+];
+
+/** Finds what stands in a book by words, whole or begun, also with a slip of the finger. Keeps its index current by the journal. */
+export class Finder {
+  private readonly index = new MiniSearch<Document>({
+    idField: "key",
+    fields: ["tag", "title", "detail", "words"],
+    storeFields: ["kind", "id", "machine", "tag", "title", "detail", "date"],
+    searchOptions: {
+      prefix: true,
+      fuzzy: (term) => (/\d/.test(term) || term.length < 4 ? false : 0.25),
+      combineWith: "AND",
+      boost: { tag: 4, title: 2 },
+      boostDocument: (_key, _term, stored) => WEIGHT[(stored as unknown as Found).kind],
+    },
+  });
+  private readonly keys = new Map<MachineId, readonly string[]>();
+  private seq: number | null = null;
+
+  constructor(private readonly storage: BoardSource) {}
+
+  /** What fits all the words, best first. */
+  async find(words: string, limit: number): Promise<readonly Found[]> {
+    await this.catchUp();
+    const results = this.index.search(words) as unknown as readonly Scored[];
+    const entries = results.filter((one) => one.kind === "entry");
+    const best = entries[0]?.score ?? 0;
+    // Of entries that fit about as well the latest is meant.
+    const latest = entries
+      .filter((one) => one.score >= best * FITS_AS_WELL)
+      .sort((one, other) => (one.date < other.date ? 1 : Number(one.date > other.date) * -1));
+    return [...results.filter((one) => one.kind !== "entry"), ...latest].slice(0, limit);
+  }
+
+  /** Brings the index up to the last change. */
+  private async catchUp(): Promise<void> {
+    const lastSeq = await this.storage.lastSeq();
+    if (lastSeq === this.seq) return;
+    const lines = this.seq === null ? null : await this.storage.changesAfter(this.seq);
+    const ids =
+      lines === null
+        ? (await this.storage.machines()).map((machine) => machine.id)
+        : [...new Set(lines.flatMap((line) => line.machines))];
+    for (let from = 0; from < ids.length; from += MACHINES_AT_ONCE) {
+      const some = ids.slice(from, from + MACHINES_AT_ONCE);
+      for (const id of some) this.forget(id);
+      for (const book of await this.storage.machineBooks(some)) this.learn(book);
+    }
+    this.seq = lastSeq;
+  }
+
+  private forget(machine: MachineId): void {
+    this.index.discardAll(this.keys.get(machine) ?? []);
+    this.keys.delete(machine);
+  }
+
+  private learn(book: MachineBook): void {
+    const documents = documentsOf(book);
+    this.index.addAll(documents);
+    this.keys.set(
+      book.machines[0].id,
+      documents.map((document) => document.key),
+    );
+  }
+}
+
+function documentsOf(book: MachineBook): Document[] {
+  const [{ id: machine, tag, name, kind, description }] = book.machines;
+  const document = (
+    found: Omit<Found, "machine" | "tag" | "date"> & { readonly date?: string },
+    words: string,
+  ): Document => ({
+    date: "",
+    ...found,
+    machine,
+    tag,
+    words,
+    key: JSON.stringify([found.kind, found.id]),
+  });
+  const itself = document(
+    { kind: "machine", id: machine, title: name, detail: description ?? kind },
+    kind,
+  );
+  const tasks = book.tasks.map((task) =>
+    document({ kind: "task", id: task.id, title: task.name, detail: name }, ""),
+  );
+  const names = new Map(book.tasks.map((task) => [task.id, task.name]));
+  const entries = currentRecords(book.entries)
+    .filter(({ record }) => record.machine === machine)
+    .map(({ record }) => entryDocument(record, names, name, document));
+  return [itself, ...tasks, ...entries];
+}
+
+function entryDocument(
+  entry: Entry,
+  names: ReadonlyMap<string, string>,
+  machine: string,
+  document: (found: Omit<Found, "machine" | "tag">, words: string) => Document,
+): Document {
+  const done = (entry.tasks ?? []).map((task) => names.get(task) ?? task);
+  const note = entry.note ?? "";
+  const title = done.length === 0 ? note : done.join("; ");
+  const detail = done.length === 0 ? machine : [machine, note].filter(Boolean).join(" · ");
+  const { year, month, dayOfMonth } = partsFromDay(dayOf(entry.date));
+  const words = `${dayOfMonth} ${MONTHS[month - 1]} ${year}`;
+  return document({ kind: "entry", id: entry.id, title, detail, date: entry.date }, words);
+}
