@@ -1,7 +1,6 @@
 import { formatDay } from "@yonderfell/core";
 import type { BookStorage } from "../data/bookStorage.js";
 import type { BookEntry } from "../data/registry.js";
-import { exchange } from "../work/exchangeClient.js";
 import { exportFileName } from "../words/exportFileName.js";
 import { currentDay } from "./today.js";
 
@@ -11,6 +10,7 @@ export async function bookFile(
   entry: BookEntry,
   now: Date,
 ): Promise<{ readonly name: string; readonly file: Blob; readonly seq: number }> {
+  const { exchange } = await import("../work/exchangeClient.js");
   const { seq, file } = await exchange().file(entry.database, entry.name);
   return { name: exportFileName(entry.name, formatDay(currentDay(now))), file, seq };
 }

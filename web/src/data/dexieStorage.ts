@@ -26,7 +26,8 @@ import { DexieBoardSource } from "./dexieBoardSource.js";
 import { newId } from "./newId.js";
 
 /** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
-export const writingCode = (): Promise<typeof import("./writing.js")> => import("./writing.js");
+// eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the type of a module fetched later has no other name
+export const writingCode = async () => import("./writing.js");
 
 type WritingCode = Awaited<ReturnType<typeof writingCode>>;
 

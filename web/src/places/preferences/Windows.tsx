@@ -44,10 +44,18 @@ export function Windows(): ReactElement | null {
   );
 }
 
-function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
+interface WindowsState {
+  readonly texts: Readonly<Record<keyof Settings, string>>;
+  readonly type: (name: keyof Settings, text: string) => void;
+  readonly isSame: boolean;
+  readonly failure: string;
+  readonly save: () => Promise<void>;
+}
+
+function useWindows(settings: Settings): WindowsState {
   const { storage } = useBook();
   const once = useOneAtATime();
-  const [texts, setTexts] = useState<Readonly<Record<keyof Settings, string>>>({
+  const [texts, setTexts] = useState<WindowsState["texts"]>({
     dueWithinDays: String(settings.dueWithinDays),
     leadDays: String(settings.leadDays),
     staleAfterDays: String(settings.staleAfterDays),
@@ -58,8 +66,7 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
     leadDays: daysOf(texts.leadDays),
     staleAfterDays: daysOf(texts.staleAfterDays),
   };
-  const isSame = FIELDS.every(([name]) => wanted[name] === settings[name]);
-  const save = async (): Promise<void> => {
+  const saveNow = async (): Promise<void> => {
     const change = changeSettings(await storage.ownSettings(), wanted);
     if (!change.ok) return setFailure("Each is a whole number of days, from 0 on.");
     const counted = stampedFields(change.value, await storage.copy());
@@ -69,12 +76,23 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
     if (saved.ok) noteChange(saved.value);
     notifyChange("Saved. The board is reckoned anew.");
   };
+  return {
+    texts,
+    type: (name, text) => setTexts({ ...texts, [name]: text }),
+    isSame: FIELDS.every(([name]) => wanted[name] === settings[name]),
+    failure,
+    save: () => once(() => saveNow().catch((error: unknown) => setFailure(errorWords(error)))),
+  };
+}
+
+function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
+  const { texts, type, isSame, failure, save } = useWindows(settings);
   return (
     <form
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void once(() => save().catch((error: unknown) => setFailure(errorWords(error))));
+        void save();
       }}
     >
       {FIELDS.map(([name, label, explained]) => (
@@ -86,7 +104,7 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
                 inputMode="numeric"
                 className={`${FIELD} text-right tabular-nums`}
                 value={texts[name]}
-                onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
+                onChange={(event) => type(name, event.target.value)}
               />
             </span>
             days
