@@ -8,6 +8,7 @@ import {
   type Book,
   type MachineId,
 } from "@yonderfell/core";
+import { measureBrowser } from "./browser.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
 
@@ -42,3 +43,4 @@ console.log(`JSON.parse of it: ${parse.toFixed(0)} ms`);
 line("due rules, whole book", whole, 1);
 line("due rules, one machine", one, 0.005);
 console.log(`validation, whole book: ${(validation / parse).toFixed(2)} × JSON.parse`);
+await measureBrowser();

@@ -31,9 +31,13 @@ export function boardReducer(state: BoardState = EMPTY, action: UnknownAction): 
 
 function updated(state: BoardState, update: BoardUpdate): BoardState {
   const changed = new Map(update.machines.map((machine) => [machine.machine.id, machine]));
+  const known = new Set(state.machines.map((machine) => machine.machine.id));
   const machines = update.isWhole
     ? update.machines
-    : state.machines.map((machine) => changed.get(machine.machine.id) ?? machine);
+    : [
+        ...state.machines.map((machine) => changed.get(machine.machine.id) ?? machine),
+        ...update.machines.filter((machine) => !known.has(machine.machine.id)),
+      ];
   const phase = update.isCurrent ? "ready" : "reckoning";
   return { phase, reason: "", seq: update.seq, today: update.today, machines };
 }

@@ -83,8 +83,8 @@ export interface BoardSource {
   lastSeq(): Promise<number>;
   /** The changes after `seq`, or null where the journal no longer goes back that far. */
   changesAfter(seq: number): Promise<readonly JournalLine[] | null>;
-  /** The board as last stored, null before the first. */
-  storedBoard(): Promise<StoredBoard | null>;
+  /** The board as last stored, or only its first machines; null before the first. */
+  storedBoard(most?: number): Promise<StoredBoard | null>;
   /**
    * Stores a whole board (`from` null), or the machines of one that have changed since change
    * number `from`; the latter only where the board stored is of just that number, that day and that

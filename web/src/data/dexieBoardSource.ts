@@ -59,12 +59,13 @@ export class DexieBoardSource implements BoardSource {
     return first === undefined || first.seq === seq + 1 ? lines : null;
   }
 
-  async storedBoard(): Promise<StoredBoard | null> {
+  async storedBoard(most?: number): Promise<StoredBoard | null> {
     const { database } = this;
     return database.transaction("r", [database.board, database.boardFacts], async () => {
       const fact = await database.boardFacts.get("board");
       if (fact === undefined) return null;
-      const rows = await database.board.orderBy("place").toArray();
+      const ordered = database.board.orderBy("place");
+      const rows = await (most === undefined ? ordered : ordered.limit(most)).toArray();
       const head = fact.value as Omit<StoredBoard, "machines">;
       return { ...head, machines: rows.map((row) => row.board) };
     });

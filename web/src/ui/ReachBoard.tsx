@@ -1,7 +1,8 @@
 import type { BoardMachine, DayNumber } from "@yonderfell/core";
-import { useMemo, type KeyboardEvent, type ReactElement } from "react";
+import { memo, useMemo, type KeyboardEvent, type ReactElement } from "react";
 import { Link } from "react-router";
 import { inOrderOfDate } from "./boardOrder.js";
+import { LongList } from "./LongList.js";
 import { MeterLine } from "./MeterLine.js";
 import { ReachAxis } from "./ReachAxis.js";
 import { ReachPaints } from "./ReachStrip.js";
@@ -14,6 +15,11 @@ const MACHINE_ROOM = 192;
 const NAME_ROOM = 352;
 const LOG_ROOM = 68;
 const NARROW_BELOW = 820;
+
+const idOf = (machine: BoardMachine): string => machine.machine.id;
+/** About how high a bundle is, in pixels, until it is drawn. */
+const wideHeight = ({ tasks }: BoardMachine): number => Math.max(72, 16 + 34 * tasks.length);
+const narrowHeight = ({ tasks }: BoardMachine): number => 88 + 84 * tasks.length;
 
 /** Up and down travel from strip to strip. */
 function travel(event: KeyboardEvent<HTMLDivElement>): void {
@@ -47,23 +53,27 @@ export function ReachBoard({
       {width > 0 && (
         <>
           {!isNarrow && <ReachAxis scale={scale} left={machineRoom + NAME_ROOM} />}
-          {machines.map((machine) => (
-            <Bundle
-              key={machine.machine.id}
-              machine={machine}
-              today={today}
-              scale={scale}
-              isNarrow={isNarrow}
-              isNamed={namesMachines}
-            />
-          ))}
+          <LongList
+            items={machines}
+            keyOf={idOf}
+            heightOf={isNarrow ? narrowHeight : wideHeight}
+            draw={(machine) => (
+              <Bundle
+                machine={machine}
+                today={today}
+                scale={scale}
+                isNarrow={isNarrow}
+                isNamed={namesMachines}
+              />
+            )}
+          />
         </>
       )}
     </div>
   );
 }
 
-function Bundle({
+const Bundle = memo(function Bundle({
   machine,
   today,
   scale,
@@ -97,7 +107,7 @@ function Bundle({
       </ul>
     </section>
   );
-}
+});
 
 function BundleName({
   id,

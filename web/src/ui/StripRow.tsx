@@ -43,7 +43,7 @@ export function StripRow({ task, machine, scale, today, isNarrow }: StripRowProp
           aria-expanded={isOpen}
           aria-controls={isOpen ? panel : undefined}
           onClick={() => dispatch(taskOpened(id))}
-          className={`min-w-0 flex-1 text-left ${isNarrow ? "block" : "flex items-center"}`}
+          className={`min-w-0 flex-1 scroll-my-40 text-left ${isNarrow ? "block" : "flex items-center"}`}
         >
           <StripName task={task} isNarrow={isNarrow} machine={machine} today={today} />
           {!isNarrow && <span className="sr-only">, {stripSentence(task, machine, today)}</span>}

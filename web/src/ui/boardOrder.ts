@@ -45,25 +45,36 @@ export function mostPressing(machines: readonly BoardMachine[]): BoardTask[] {
   return tasks.sort(byPressure).map(({ entry }) => entry);
 }
 
-/** The most pressing task of a machine, null where it has none. */
-export function firstTask(machine: BoardMachine): TaskReckoning | null {
-  return firstOf(machine)?.entry.task ?? null;
+/** The most pressing of the tasks over all machines that are wanted, null where none is: without putting all in order. */
+export function firstOverAll(
+  machines: readonly BoardMachine[],
+  isWanted: (task: TaskReckoning) => boolean,
+): BoardTask | null {
+  let first: Keyed | null = null;
+  for (const machine of machines) {
+    for (const task of machine.tasks) {
+      if (!isWanted(task)) continue;
+      const candidate = keyed(machine, task);
+      if (first === null || byPressure(candidate, first) < 0) first = candidate;
+    }
+  }
+  return first?.entry ?? null;
 }
 
-function firstOf(machine: BoardMachine): Keyed | null {
-  let first: Keyed | null = null;
-  for (const task of machine.tasks) {
-    const candidate = keyed(machine, task);
-    if (first === null || byPressure(candidate, first) < 0) first = candidate;
-  }
-  return first;
+/** The most pressing task of a machine, null where it has none. */
+export function firstTask(machine: BoardMachine): TaskReckoning | null {
+  return firstOverAll([machine], () => true)?.task ?? null;
 }
 
 /** Machines with the one whose soonest work is most pressing first; those without work last. */
 export function machinesInOrder(machines: readonly BoardMachine[]): BoardMachine[] {
   const last = { pressure: STATUSES.length, day: Number.MAX_SAFE_INTEGER };
+  const keyOf = (machine: BoardMachine): Pick<Keyed, "pressure" | "day"> => {
+    const task = firstTask(machine);
+    return task === null ? last : keyed(machine, task);
+  };
   return machines
-    .map((machine) => ({ machine, first: firstOf(machine) ?? last }))
+    .map((machine) => ({ machine, first: keyOf(machine) }))
     .sort(
       (one, other) => one.first.pressure - other.first.pressure || one.first.day - other.first.day,
     )

@@ -140,7 +140,7 @@ describe("a board that is stored", () => {
   test("is all there is to do where nothing has changed", async () => {
     const keeper = new BoardKeeper(storage, "a");
     const updates = await updatesOf(keeper, TODAY);
-    expect(updates.map((update) => update.isCurrent)).toEqual([true]);
+    expect(updates.map((update) => update.isCurrent)).toEqual([false, true]);
     expect(await updatesOf(keeper, TODAY)).toEqual([]);
   });
 
@@ -150,8 +150,8 @@ describe("a board that is stored", () => {
       ["b", addDays(TODAY, 1)],
     ] as const) {
       const updates = await updatesOf(new BoardKeeper(storage, program), day);
-      expect(updates.map((update) => update.isWhole)).toEqual([true, true]);
-      expect(updates.map((update) => update.today)).toEqual([expect.any(Number), day]);
+      expect(updates.map((update) => update.isCurrent)).toEqual([false, false, true]);
+      expect(updates.at(-1)?.today).toBe(day);
     }
   });
 

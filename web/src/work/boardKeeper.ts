@@ -12,13 +12,15 @@ import { machinesInOrder } from "../ui/boardOrder.js";
 export interface BoardUpdate {
   readonly seq: number;
   readonly today: DayNumber;
-  /** Whether `machines` is the whole board, most pressing first, rather than the part that changed. */
+  /** Whether `machines` takes the place of all that stood, most pressing first; else they change or join it. */
   readonly isWhole: boolean;
   /** Whether the board now matches the book and the day; if not, another update follows. */
   readonly isCurrent: boolean;
   readonly machines: readonly BoardMachine[];
 }
 
+/** So many machines of a stored board are shown before the rest is read. */
+const AT_ONCE = 20;
 /** So many machines are read from the store at a time, so that a save need not wait for all of them. */
 const READ_AT_ONCE = 20;
 
@@ -65,6 +67,10 @@ export class BoardKeeper {
   }
 
   private async *begin(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
+    const top = await this.storage.storedBoard(AT_ONCE);
+    if (top === null) return;
+    const { seq: seqThen, today: dayThen, machines: first } = top;
+    yield { seq: seqThen, today: dayThen, isWhole: true, isCurrent: false, machines: first };
     const stored = await this.storage.storedBoard();
     if (stored === null) return;
     const { seq, machines } = stored;
@@ -73,7 +79,9 @@ export class BoardKeeper {
       this.seq = seq;
     }
     const isCurrent = this.today === today && seq === (await this.storage.lastSeq());
-    yield { seq, today: stored.today, isWhole: true, isCurrent, machines };
+    const shown = new Set(first.map((one) => one.machine.id));
+    const rest = machines.filter((one) => !shown.has(one.machine.id));
+    yield { seq, today: stored.today, isWhole: false, isCurrent, machines: rest };
   }
 
   private async reckonAll(today: DayNumber, seq: number): Promise<BoardUpdate> {

@@ -56,12 +56,17 @@ export class Finder {
   });
   private readonly keys = new Map<MachineId, readonly string[]>();
   private seq: number | null = null;
+  /** The index is brought up to date by one search at a time. */
+  private turn: Promise<void> = Promise.resolve();
 
   constructor(private readonly storage: BoardSource) {}
 
   /** What fits all the words, best first. */
   async find(words: string, limit: number): Promise<readonly Found[]> {
-    await this.catchUp();
+    const caughtUp = this.turn.then(() => this.catchUp());
+    // A search that failed does not keep the next from trying.
+    this.turn = caughtUp.catch(() => undefined);
+    await caughtUp;
     const results = this.index.search(words) as unknown as readonly Scored[];
     const entries = results.filter((one) => one.kind === "entry");
     const best = entries[0]?.score ?? 0;

@@ -1,5 +1,6 @@
+import type { BoardMachine } from "@yonderfell/core";
 import { ChartNoAxesGantt, NotebookPen, Table2 } from "lucide-react";
-import { useMemo, type ReactElement } from "react";
+import { useDeferredValue, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { preferred } from "../../app/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
@@ -10,14 +11,19 @@ import { ReachBoard } from "../../ui/ReachBoard.js";
 import { AheadTable } from "./AheadTable.js";
 import { summarise } from "./summary.js";
 
+const NOTHING_YET: readonly BoardMachine[] = [];
+
 /** What is coming, over all machines. */
 export default function Ahead(): ReactElement {
-  const board = useAppSelector((state) => state.board);
+  const phase = useAppSelector((state) => state.board.phase);
+  const current = useAppSelector((state) => state.board.machines);
+  // Drawn in between what the person does: a large board must not hold up a key.
+  const board = useDeferredValue(current, NOTHING_YET);
   const today = useAppSelector((state) => state.session.today);
   const view = useAppSelector((state) => state.preferences.aheadAs);
-  const machines = useMemo(() => machinesInOrder(board.machines), [board.machines]);
-  const summary = useMemo(() => summarise(board.machines, today), [board.machines, today]);
-  const isEmpty = board.phase === "ready" && machines.length === 0;
+  const machines = useMemo(() => machinesInOrder(board), [board]);
+  const summary = useMemo(() => summarise(board, today), [board, today]);
+  const isEmpty = phase === "ready" && current.length === 0;
   return (
     <Page title="Ahead" aside={<ViewChoice />}>
       {machines.length > 0 && (

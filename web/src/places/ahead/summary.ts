@@ -1,7 +1,7 @@
-import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import type { BoardMachine, DayNumber, Status } from "@yonderfell/core";
 import { inWords, sentence, shortDate, spanOfDays } from "../../words/format.js";
 import { daysOver, governing } from "../../words/limitWords.js";
-import { mostPressing, type BoardTask } from "../../ui/boardOrder.js";
+import { firstOverAll, type BoardTask } from "../../ui/boardOrder.js";
 
 /** What stands over the board: how much presses, where to begin, what comes after. */
 export interface Summary {
@@ -14,16 +14,20 @@ export interface Summary {
 
 /** The board in a few words. */
 export function summarise(machines: readonly BoardMachine[], today: DayNumber): Summary {
-  const tasks = mostPressing(machines);
-  const overdue = tasks.filter(({ task }) => task.status === "overdue").length;
-  const due = tasks.filter(({ task }) => task.status === "due").length;
-  const first = overdue + due > 0 ? (tasks[0] ?? null) : null;
-  const next = tasks.find(({ task }) => task.status === "soon" || task.status === "clear");
+  const counts = new Map<Status, number>();
+  for (const { tasks } of machines) {
+    for (const { status } of tasks) counts.set(status, (counts.get(status) ?? 0) + 1);
+  }
+  const overdue = counts.get("overdue") ?? 0;
+  const due = counts.get("due") ?? 0;
+  const first = overdue + due > 0 ? firstOverAll(machines, () => true) : null;
+  const isNext = (status: Status): boolean => status === "soon" || status === "clear";
+  const next = firstOverAll(machines, ({ status }) => isNext(status));
   return {
     counts: countWords(overdue, due),
     first,
     reason: first === null ? "" : reasonWords(first, today),
-    next: next === undefined ? "" : nextWords(next, today),
+    next: next === null ? "" : nextWords(next, today),
   };
 }
 

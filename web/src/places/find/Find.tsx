@@ -90,6 +90,7 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
         ))}
       </Command.List>
       <p role="status" className="px-3 pt-2 text-quiet">
+        {isLooking && found.length === 0 && "Looking…"}
         {nothing && "Nothing in this book fits. Fewer or other words may."}
         {failure !== "" && `It cannot be looked for: ${failure}.`}
       </p>

@@ -1,23 +1,35 @@
 import type { BoardMachine } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import { useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/store.js";
-import { mostPressing } from "../../ui/boardOrder.js";
+import { firstTask } from "../../ui/boardOrder.js";
 import { Cairn } from "../../ui/Cairn.js";
+import { LongList } from "../../ui/LongList.js";
 import { MeterLine } from "../../ui/MeterLine.js";
 import { Page } from "../../ui/Page.js";
 import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
 
-/** The machines of the book. */
+const byTag = new Intl.Collator(undefined, { numeric: true });
+const idOf = (machine: BoardMachine): string => machine.machine.id;
+const heightOf = (): number => 67;
+
+/** The machines of the book, by their numbers. */
 export default function Yard(): ReactElement {
-  const machines = useAppSelector((state) => state.board.machines);
+  const board = useAppSelector((state) => state.board.machines);
+  const machines = useMemo(
+    () => [...board].sort((one, other) => byTag.compare(one.machine.tag, other.machine.tag)),
+    [board],
+  );
   return (
     <Page title="Yard">
-      <ul>
-        {machines.map((machine) => (
-          <YardRow key={machine.machine.id} machine={machine} />
-        ))}
-      </ul>
+      <div role="list">
+        <LongList
+          items={machines}
+          keyOf={idOf}
+          heightOf={heightOf}
+          draw={(machine) => <YardRow machine={machine} />}
+        />
+      </div>
     </Page>
   );
 }
@@ -25,10 +37,10 @@ export default function Yard(): ReactElement {
 function YardRow({ machine }: { readonly machine: BoardMachine }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const { id, tag, name, description } = machine.machine;
-  const first = mostPressing([machine])[0]?.task;
-  const words = first === undefined ? null : stripWords(first, machine, today);
+  const first = firstTask(machine);
+  const words = first === null ? null : stripWords(first, machine, today);
   return (
-    <li className="border-t border-hairline">
+    <div role="listitem" className="border-t border-hairline">
       <Link
         to={`/yard/${encodeURIComponent(id)}`}
         className="grid items-center gap-x-6 gap-y-1 py-3 hover:bg-wash sm:grid-cols-[4rem_minmax(12rem,1fr)_12rem_minmax(14rem,1fr)]"
@@ -41,7 +53,7 @@ function YardRow({ machine }: { readonly machine: BoardMachine }): ReactElement 
         <span>
           <MeterLine machine={machine} />
         </span>
-        {first !== undefined && words !== null && (
+        {first !== null && words !== null && (
           <span className="flex items-center gap-2">
             <Cairn status={first.status} />
             <span>
@@ -55,6 +67,6 @@ function YardRow({ machine }: { readonly machine: BoardMachine }): ReactElement 
           </span>
         )}
       </Link>
-    </li>
+    </div>
   );
 }

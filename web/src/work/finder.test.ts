@@ -1,0 +1,77 @@
+import {
+  correctEntry,
+  dayOf,
+  logWork,
+  type EntryId,
+  type LogWorkInput,
+  type MachineId,
+} from "@yonderfell/core";
+import { BOOK, countingSurroundings } from "../../test/skarrowVale.js";
+import { MemoryStorage } from "../data/memoryStorage.js";
+import { Finder } from "./finder.js";
+
+const BUS = "m-bus" as MachineId;
+const WORK: LogWorkInput = { day: dayOf("2026-11-20"), tasks: [], figures: [], note: "" };
+
+let storage: MemoryStorage;
+let finder: Finder;
+
+beforeEach(async () => {
+  storage = new MemoryStorage();
+  await storage.fill(BOOK);
+  finder = new Finder(storage);
+});
+
+const titles = async (words: string): Promise<string[]> =>
+  (await finder.find(words, 30)).map(({ kind, tag, title }) => `${kind} ${tag} ${title}`);
+
+async function note(words: string): Promise<EntryId> {
+  await storage.perform(
+    BUS,
+    (book, context) => logWork(book, { ...WORK, note: words }, context),
+    countingSurroundings(words),
+  );
+  return (await storage.everything()).entries?.at(-1)?.id as EntryId;
+}
+
+test("a machine comes before its tasks, and those before the log", async () => {
+  const found = await titles("07");
+  expect(found[0]).toBe("machine 07 Library bus");
+  const kinds = found.map((line) => line.split(" ")[0]);
+  expect(kinds.indexOf("entry")).toBeGreaterThan(kinds.lastIndexOf("task"));
+});
+
+test("all words must fit, begun or with a slip of the finger", async () => {
+  expect(await titles("07 eng oil")).toContain("task 07 Engine oil and filter");
+  expect(await titles("libary")).toContain("machine 07 Library bus");
+  expect(await titles("07 flails")).toEqual([]);
+  expect(await titles("zzz")).toEqual([]);
+});
+
+test("an entry is found by its day and by its note as soon as it is logged, and no longer when it is corrected or taken back", async () => {
+  const id = await note("Sidelight bulb renewed");
+  expect(await titles("sidelight")).toEqual(["entry 07 Sidelight bulb renewed"]);
+  expect(await titles("20 november sidelight")).toHaveLength(1);
+  await storage.perform(
+    BUS,
+    (book, context) => correctEntry(book, id, { ...WORK, note: "Headlight bulb" }, context),
+    countingSurroundings("c"),
+  );
+  expect(await titles("sidelight")).toEqual([]);
+  expect(await titles("headlight")).toHaveLength(1);
+  await storage.takeBack(2, "2026-11-23T09:00:00.000Z");
+  expect(await titles("sidelight")).toHaveLength(1);
+});
+
+test("of entries that fit as well the latest comes first", async () => {
+  const dates = (await finder.find("07 engine oil", 30))
+    .filter((found) => found.kind === "entry")
+    .map((found) => found.date);
+  expect(dates.length).toBeGreaterThan(2);
+  expect(dates).toEqual([...dates].sort().reverse());
+});
+
+test("searches typed one after the other do not get in each other's way", async () => {
+  const results = await Promise.all(["e", "en", "eng", "engi"].map((words) => titles(words)));
+  expect(results.every((found) => found.length > 0)).toBe(true);
+});
