@@ -34,7 +34,7 @@ export default {
       name: "no-unresolved",
       severity: "error",
       from: {},
-      to: { couldNotResolve: true, pathNot: "\\.css$|\\?url$|^@fontsource" },
+      to: { couldNotResolve: true, pathNot: "\\.css$|\\?url$|^@fontsource|^virtual:" },
     },
   ],
   options: {

@@ -1,9 +1,48 @@
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
+import { VitePWA } from "vite-plugin-pwa";
+
+/** What an installed Yonderfell looks like to the device. */
+const manifest = {
+  name: "Yonderfell",
+  short_name: "Yonderfell",
+  description: "What is due on your machines and why, what was done, and what comes next.",
+  lang: "en-GB",
+  id: "/",
+  start_url: "/ahead",
+  scope: "/",
+  display: "standalone" as const,
+  background_color: "#f6f2e9",
+  theme_color: "#f6f2e9",
+  icons: [
+    { src: "/icon.svg", type: "image/svg+xml", sizes: "any", purpose: "any" },
+    { src: "/icon-192.png", type: "image/png", sizes: "192x192", purpose: "any" },
+    { src: "/icon-512.png", type: "image/png", sizes: "512x512", purpose: "any" },
+    { src: "/icon-whole.png", type: "image/png", sizes: "512x512", purpose: "maskable" },
+  ],
+};
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // A newer version waits until the person asks for it.
+      registerType: "prompt",
+      injectRegister: null,
+      manifest,
+      workbox: {
+        globPatterns: ["**/*.{js,css,html,svg,png,woff2,wasm}"],
+        maximumFileSizeToCacheInBytes: 6e6,
+        navigateFallback: "/index.html",
+        navigateFallbackDenylist: [/^\/health$/],
+        cleanupOutdatedCaches: true,
+        // The page that installs it is served by it at once, so that it can go on without the server.
+        clientsClaim: true,
+      },
+    }),
+  ],
   worker: { format: "es" },
   build: {
     outDir: "dist",

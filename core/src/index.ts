@@ -53,3 +53,4 @@ export * from "./book/references.js";
 export * from "./exchange/mergePlan.js";
 export * from "./exchange/planMerge.js";
 export * from "./exchange/settleMerge.js";
+export * from "./exchange/bookJsonSchema.js";

@@ -4,7 +4,8 @@ import { parseDay } from "../calendar/dayNumber.js";
 /** A date of the calendar as `YYYY-MM-DD`. */
 export const dateField = z
   .string("a date as YYYY-MM-DD")
-  .refine((text) => parseDay(text) !== null, "a date of the calendar as YYYY-MM-DD");
+  .refine((text) => parseDay(text) !== null, "a date of the calendar as YYYY-MM-DD")
+  .meta({ format: "date", pattern: "^\\d{4}-\\d{2}-\\d{2}$" });
 
 /** Any finite number. */
 export const numberField = z.number("a finite number");

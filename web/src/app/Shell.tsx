@@ -8,12 +8,14 @@ import { OpenBookProvider, useBook } from "./openBook.js";
 import { PLACES } from "./places.js";
 import { meterReadingOpened, overlayOpened } from "./session.js";
 import { useAppDispatch, useAppSelector } from "./store.js";
+import { useIdle } from "./useIdle.js";
 import { useKeys } from "./useKeys.js";
 import { useTheme } from "./useTheme.js";
 import { useToday } from "./useToday.js";
 import { useUndo } from "./useUndo.js";
 
 const ExportReminder = lazy(() => import("./ExportReminder.js"));
+const NewerVersion = lazy(() => import("./NewerVersion.js"));
 const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
 const Find = lazy(() => import("../places/find/Find.js"));
@@ -44,15 +46,16 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
   );
 }
 
-/** What is fetched only when the board is in sight: the code that writes, and the word about exports. */
+/** What is fetched only when the board is in sight: the code that writes, words about exports and newer versions. */
 function OnceShown(): ReactElement | null {
-  const isShown = useAppSelector((state) => state.board.seq >= 0);
+  const isIdle = useIdle(useAppSelector((state) => state.board.seq >= 0));
   useEffect(() => {
-    if (isShown) void writingCode();
-  }, [isShown]);
-  return isShown ? (
+    if (isIdle) void writingCode();
+  }, [isIdle]);
+  return isIdle ? (
     <Suspense>
       <ExportReminder />
+      <NewerVersion />
     </Suspense>
   ) : null;
 }

@@ -1,15 +1,7 @@
-import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
+import { lazy, Suspense, type ReactElement } from "react";
+import type { LongListProps } from "./longListProps.js";
 
 const WindowedList = lazy(() => import("./WindowedList.js"));
-
-/** What a list of any length is made of. */
-export interface LongListProps<Item> {
-  readonly items: readonly Item[];
-  readonly keyOf: (item: Item) => string;
-  /** How high an item is likely to be, in pixels, before it is drawn. */
-  readonly heightOf: (item: Item) => number;
-  readonly draw: (item: Item) => ReactNode;
-}
 
 /** A list up to so many pixels high is drawn whole; of a longer one what is in sight. */
 const WHOLE_UP_TO = 6000;

@@ -1,5 +1,5 @@
 import type { ReactElement } from "react";
-import type { LongListProps } from "./LongList.js";
+import type { LongListProps } from "./longListProps.js";
 import { useWindowed } from "./useWindowed.js";
 
 /** A long list of which only the items in sight are drawn. */
