@@ -1,0 +1,88 @@
+import type { Page } from "puppeteer-core";
+import { waitForWords } from "./application.js";
+
+/** Presses the button or link of a name, as it is read out. */
+export async function press(page: Page, name: string): Promise<void> {
+  const found = await page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
+  await found?.click();
+}
+
+/** Opens another tab beside a page, as large as that one, and brings it to the front. */
+export async function anotherTab(page: Page): Promise<Page> {
+  const other = await page.browser().newPage();
+  await other.setViewport({ width: 1280, height: 800 });
+  return other;
+}
+
+/** Logs a note on a machine, and waits until it is said to be saved. */
+export async function logNote(
+  page: Page,
+  address: string,
+  machine: string,
+  note: string,
+): Promise<void> {
+  await page.goto(`${address}log/${machine}`);
+  await page.waitForSelector("textarea");
+  await page.type("textarea", note);
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Saved in the log.");
+}
+
+/** Gives the page a file, as a person chooses one. */
+export async function giveFile(page: Page, name: string, text: string): Promise<void> {
+  await page.waitForSelector("input[type=file]");
+  await page.$eval(
+    "input[type=file]",
+    (input, fileName, content) => {
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([content], fileName, { type: "application/json" }));
+      input.files = transfer.files;
+      input.dispatchEvent(new Event("change", { bubbles: true }));
+    },
+    name,
+    text,
+  );
+}
+
+/** All that the browser keeps for the page, as text: every database with every record. */
+export async function storeOf(page: Page): Promise<string> {
+  return page.evaluate(async () => {
+    const answer = <T>(request: IDBRequest<T>): Promise<T> =>
+      new Promise((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(new Error(String(request.error)));
+      });
+    const all: Record<string, unknown> = {};
+    for (const { name = "" } of await indexedDB.databases()) {
+      const database = await answer(indexedDB.open(name));
+      for (const table of database.objectStoreNames) {
+        const store = database.transaction(table).objectStore(table);
+        all[`${name}/${table}`] = [await answer(store.getAllKeys()), await answer(store.getAll())];
+      }
+      database.close();
+    }
+    return JSON.stringify(all);
+  });
+}
+
+/** Goes to the Ledger, exports the open book, and answers the text of the file. */
+export async function exportedText(page: Page, address: string): Promise<string> {
+  await page.goto(`${address}ledger`);
+  await waitForWords(page, "Export the book");
+  const waiting = page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const make = URL.createObjectURL.bind(URL);
+        URL.createObjectURL = (file: Blob | MediaSource): string => {
+          URL.createObjectURL = make;
+          if (file instanceof Blob) void file.text().then(resolve);
+          return make(file);
+        };
+      }),
+  );
+  await press(page, "Export the book");
+  const text = await waiting;
+  await waitForWords(page, "The book is in");
+  return text;
+}

@@ -1,0 +1,72 @@
+import { openDemonstration, stripAfter, stripOf, waitForWords, wordsOf } from "./application.js";
+import { anotherTab, logNote } from "./steps.js";
+import { usedApplication } from "./usedApplication.js";
+
+const app = usedApplication();
+const WITHIN_MS = 1000;
+
+test("what is logged in one tab moves the board of another within a second", async () => {
+  const { page, address } = app();
+  await openDemonstration(app());
+  const before = await stripOf(page, "t-bus-oil");
+  const other = await anotherTab(page);
+  await other.goto(`${address}log/m-bus?task=t-bus-oil`);
+  await other.waitForSelector("[data-next='t-bus-oil']");
+  await other.click("button[type=submit]");
+  await waitForWords(other, "Saved in the log.");
+  const saved = performance.now();
+  await page.bringToFront();
+  const after = await stripAfter(page, "t-bus-oil", before);
+  expect(performance.now() - saved).toBeLessThan(WITHIN_MS);
+  await other.bringToFront();
+  await other.goto(`${address}ahead`);
+  await other.waitForSelector("[data-strip]");
+  expect(await stripOf(other, "t-bus-oil")).toBe(after);
+  await other.close();
+});
+
+test("two tabs that correct one entry do not overwrite each other: the second is told, and keeps what it wrote", async () => {
+  const { page, address } = app();
+  await logNote(page, address, "m-bus", "Mirror glass replaced");
+  await page.goto(`${address}yard/m-bus`);
+  await waitForWords(page, "Mirror glass replaced");
+  const path = await page.$eval("section[aria-labelledby=history] li a", (link) => link.pathname);
+  const other = await anotherTab(page);
+  for (const [tab, words] of [
+    [page, ", left"],
+    [other, ", right"],
+  ] as const) {
+    await tab.bringToFront();
+    await tab.goto(`${address}${path.slice(1)}`);
+    await tab.waitForSelector("textarea");
+    await tab.type("textarea", words);
+    await tab.waitForSelector("button[type=submit]:not([disabled])");
+  }
+  await page.bringToFront();
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Corrected.");
+  await other.bringToFront();
+  await waitForWords(other, "corrected already");
+  expect(await wordsOf(other)).not.toContain("Corrected.");
+  const kept = await other.$eval("textarea", (field) => field.value);
+  expect(kept).toContain(", right");
+  await other.close();
+});
+
+test("each tab keeps the book it has open", async () => {
+  const { page, address } = app();
+  const other = await anotherTab(page);
+  await other.goto(`${address}books`);
+  await other.waitForSelector("form input");
+  await other.type("form input", "Home garage");
+  await Promise.all([other.waitForNavigation(), other.keyboard.press("Enter")]);
+  await waitForWords(other, "The book has no machines yet.");
+  await page.bringToFront();
+  await page.goto(`${address}ahead`);
+  await page.waitForSelector("[data-strip]");
+  expect(await wordsOf(page, "header")).toContain("Skarrow Vale");
+  await other.bringToFront();
+  await other.reload();
+  await waitForWords(other, "Home garage");
+  await other.close();
+});
