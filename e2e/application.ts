@@ -27,9 +27,9 @@ export async function startApplication(): Promise<RunningApplication> {
   return { address: serving.address, page, misdeeds, end };
 }
 
-/** Opens the demonstration book at the root address and waits for its board. */
+/** Opens the demonstration book and waits for its board. */
 export async function openDemonstration({ page, address }: RunningApplication): Promise<void> {
-  await page.goto(address);
+  await page.goto(`${address}demonstration`);
   await page.waitForSelector("[data-strip]");
 }
 

@@ -9,7 +9,7 @@ async function start(listening: Listening): Promise<void> {
   const serving = await serve({ webFolder, opensDemonstration: true }, port, host);
   const warning = warningFor(listening);
   if (warning !== null) console.warn(warning);
-  console.log(`Yonderfell is at ${serving.address} (Ctrl+C stops it).`);
+  console.log(`Yonderfell is at ${serving.address}demonstration (Ctrl+C stops it).`);
   const stop = (): void => {
     void serving.stop().then(() => process.exit(0));
   };

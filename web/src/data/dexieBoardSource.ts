@@ -26,7 +26,9 @@ export class DexieBoardSource implements BoardSource {
     // Another tab needs a newer form of the database, or deletes the book: this one lets go of it.
     this.database.on("versionchange", (event) => {
       this.database.close();
-      onTakenOver?.(event.newVersion === null ? "deleted" : "newer");
+      onTakenOver?.(event.newVersion === null || event.newVersion === 0 ? "deleted" : "newer");
+      // Answered here: the library's own answer would only add a warning.
+      return false;
     });
   }
 

@@ -37,11 +37,10 @@ export function BookRow({
             {isOpen && <span className="ml-3 text-fine font-normal text-clear">open here</span>}
           </p>
         )}
-        {facts !== null && (
-          <p className="text-fine text-quiet">
-            {sentence(countsWords(facts.counts))}. {exportWords(facts.exported)}.
-          </p>
-        )}
+        <p className="min-h-[1.4em] text-fine text-quiet">
+          {facts !== null &&
+            `${sentence(countsWords(facts.counts))}. ${exportWords(facts.exported)}.`}
+        </p>
       </div>
       <Actions entry={entry} isOpen={isOpen} onExport={save} onAsk={setAsks} />
       {asks === "delete" && (

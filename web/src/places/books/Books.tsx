@@ -31,6 +31,14 @@ export default function Books(): ReactElement {
           </h2>
           <NewBook />
           <OpenFile />
+          {books?.some((book) => book.isDemonstration) === false && (
+            <p>
+              <Link to="/demonstration" reloadDocument className="text-clear underline">
+                Open the demonstration book
+              </Link>
+              , a made-up parish fleet with three years behind it.
+            </p>
+          )}
         </section>
         <section aria-labelledby="safe" className="space-y-4">
           <h2 id="safe" className="text-large font-bold">

@@ -2,7 +2,7 @@ import { Command } from "cmdk";
 import { useDeferredValue, useEffect, useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { dayOf } from "@yonderfell/core";
-import { commandsFitting, commandsOf } from "../../app/commands.js";
+import { commandsFitting, commandsOf, type Command as NamedCommand } from "../../app/commands.js";
 import { useBook } from "../../app/openBook.js";
 import { overlayClosed, taskOpened } from "../../app/session.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
@@ -47,6 +47,9 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   const [words, setWords] = useState("");
   const { found, failure, isLooking } = useFound(useDeferredValue(words));
   const commands = commandsFitting(commandsOf(navigate, dispatch, undoState, undo), words);
+  // A command whose very name is being typed is meant before anything of the book.
+  const meant = commands.filter((command) => begins(command, words));
+  const others = commands.filter((command) => !begins(command, words));
   const go = (one: Found): void => {
     onClose();
     if (one.kind === "task" && openTask !== one.id) dispatch(taskOpened(one.id));
@@ -63,6 +66,7 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
         className={`${FIELD} text-large`}
       />
       <Command.List className="mt-2 max-h-[60vh] overflow-y-auto">
+        <CommandItems commands={meant} onClose={onClose} />
         {found.map((one) => (
           <Command.Item
             key={`${one.kind} ${one.id}`}
@@ -73,21 +77,7 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
             <FoundLine found={one} />
           </Command.Item>
         ))}
-        {commands.map((command) => (
-          <Command.Item
-            key={command.name}
-            value={`command ${command.name}`}
-            onSelect={() => {
-              onClose();
-              command.run();
-            }}
-            className={ITEM}
-          >
-            <span className="min-w-0 flex-1">{command.name}</span>
-            <span className="text-fine text-quiet">{command.keys}</span>
-            <span className="w-20 text-right text-fine text-quiet">command</span>
-          </Command.Item>
-        ))}
+        <CommandItems commands={others} onClose={onClose} />
       </Command.List>
       <p role="status" className="px-3 pt-2 text-quiet">
         {isLooking && found.length === 0 && "Looking…"}
@@ -95,6 +85,37 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
         {failure !== "" && `It cannot be looked for: ${failure}.`}
       </p>
     </Command>
+  );
+}
+
+const begins = ({ name }: NamedCommand, words: string): boolean =>
+  words.trim() !== "" && name.toLowerCase().startsWith(words.trim().toLowerCase());
+
+function CommandItems({
+  commands,
+  onClose,
+}: {
+  readonly commands: readonly NamedCommand[];
+  readonly onClose: () => void;
+}): ReactElement {
+  return (
+    <>
+      {commands.map((command) => (
+        <Command.Item
+          key={command.name}
+          value={`command ${command.name}`}
+          onSelect={() => {
+            onClose();
+            command.run();
+          }}
+          className={ITEM}
+        >
+          <span className="min-w-0 flex-1">{command.name}</span>
+          <span className="text-fine text-quiet">{command.keys}</span>
+          <span className="w-20 text-right text-fine text-quiet">command</span>
+        </Command.Item>
+      ))}
+    </>
   );
 }
 

@@ -1,0 +1,88 @@
+import type { Book } from "@yonderfell/core";
+import { openDemonstration, waitForWords, wordsOf } from "./application.js";
+import { exportedText, giveFile, logNote, press } from "./steps.js";
+import { usedApplication } from "./usedApplication.js";
+
+const app = usedApplication();
+
+async function takeIn(text: string): Promise<void> {
+  const { page, address } = app();
+  await page.goto(`${address}hand-over`);
+  await waitForWords(page, "Choose the other book's file");
+  await giveFile(page, "from-the-phone.yonderfell.json", text);
+}
+
+/** The book as another device has it after some work of its own. */
+function elsewhere(text: string, change: (book: Book) => Book): string {
+  return JSON.stringify(change(JSON.parse(text) as Book));
+}
+
+test("what only the other copy has is shown and taken in as one change, which can be taken back", async () => {
+  const { page, address } = app();
+  await openDemonstration(app());
+  const text = await exportedText(page, address);
+  const theirs = elsewhere(text, (book) => {
+    const [first] = book.entries ?? [];
+    if (first === undefined) throw new Error("the book has entries");
+    const entry = {
+      ...first,
+      id: "e-phone" as typeof first.id,
+      seq: 90001,
+      note: "Done on the road",
+    };
+    return { ...book, entries: [...(book.entries ?? []), entry] };
+  });
+  await logNote(page, address, "m-mower", "Done in the shed");
+  await takeIn(theirs);
+  await waitForWords(page, "Added: 1 entry");
+  await press(page, "Take it in");
+  await waitForWords(page, "1 record taken in from from-the-phone.yonderfell.json.");
+  const merged = await exportedText(page, address);
+  expect(merged).toContain("Done on the road");
+  expect(merged).toContain("Done in the shed");
+  await takeIn(theirs);
+  await waitForWords(page, "This book already has all that");
+  await page.keyboard.down("Control");
+  await page.keyboard.press("z");
+  await page.keyboard.up("Control");
+  await waitForWords(page, "Undone: hand-over of 1 record");
+  const back = await exportedText(page, address);
+  expect(back).not.toContain("Done on the road");
+  expect(back).toContain("Done in the shed");
+});
+
+test("what both copies changed stands side by side, and nothing is taken in before all is chosen", async () => {
+  const { page, address } = app();
+  const text = await exportedText(page, address);
+  await takeIn(
+    elsewhere(text, (book) => ({
+      ...book,
+      machines: (book.machines ?? []).map((machine) =>
+        machine.tag === "07" ? { ...machine, name: "Book bus", kind: "van" } : machine,
+      ),
+    })),
+  );
+  await waitForWords(page, "Changed in both: choose what stands");
+  const conflict = await wordsOf(page, "[data-conflict]");
+  expect(conflict).toContain("Machine Library bus was changed in both.");
+  expect(conflict).toContain("Book bus");
+  const take = async (): Promise<boolean> =>
+    page.$eval("main div:has(> button svg.lucide-handshake) button", (button) => button.disabled);
+  expect(await take()).toBe(true);
+  await waitForWords(page, "2 choices still to make");
+  const theirs = "[data-conflict] [role=radio][value=theirs]";
+  await page.click(theirs);
+  expect(await take()).toBe(true);
+  await page.click("[data-conflict] > div:last-child [role=radio][value=ours]");
+  await press(page, "Take it in");
+  await waitForWords(page, "1 record taken in");
+  await page.goto(`${address}yard/m-bus`);
+  await waitForWords(page, "Book bus");
+  expect(await wordsOf(page, "main")).toContain("Bus ·");
+});
+
+test("a book that has nothing in common is said to be hardly a copy of this one", async () => {
+  const machine = { id: "x", tag: "99", name: "Stranger", kind: "van" };
+  await takeIn(JSON.stringify({ format: "yonderfell-book", version: 1, machines: [machine] }));
+  await waitForWords(app().page, "has no machine in common with this book");
+});
