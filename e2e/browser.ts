@@ -19,15 +19,25 @@ export interface OwnBrowser {
   readonly end: () => Promise<void>;
 }
 
-/** Starts headless Chromium with a fresh profile folder. */
-export async function startBrowser(): Promise<OwnBrowser> {
-  const profile = await mkdtemp(join(tmpdir(), "yonderfell-profile-"));
-  const browser = await puppeteer.launch({
+/** A fresh folder for a browser's profile. */
+export function newProfile(): Promise<string> {
+  return mkdtemp(join(tmpdir(), "yonderfell-profile-"));
+}
+
+/** Starts headless Chromium with the profile of a folder. */
+export function launchWith(profile: string): Promise<Browser> {
+  return puppeteer.launch({
     executablePath: process.env["CHROMIUM"] ?? "/usr/bin/chromium",
     headless: true,
     args: FLAGS,
     userDataDir: profile,
   });
+}
+
+/** Starts headless Chromium with a fresh profile folder. */
+export async function startBrowser(): Promise<OwnBrowser> {
+  const profile = await newProfile();
+  const browser = await launchWith(profile);
   const end = async (): Promise<void> => {
     await browser.close();
     await rm(profile, { recursive: true, force: true });

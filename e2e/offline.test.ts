@@ -1,0 +1,120 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { serve, type Serving } from "@yonderfell/server";
+import type { Page } from "puppeteer-core";
+import { waitForWords, wordsOf } from "./application.js";
+import { startBrowser, watchPage, type Misdeeds, type OwnBrowser } from "./browser.js";
+import { logNote, press } from "./steps.js";
+
+const BUILT = fileURLToPath(new URL("../web/dist", import.meta.url));
+
+let folder: string;
+let serving: Serving;
+let own: OwnBrowser;
+let page: Page;
+let misdeeds: Misdeeds;
+
+beforeAll(async () => {
+  // A copy, so that a newer version can be put in its place.
+  folder = mkdtempSync(join(tmpdir(), "yonderfell-installed-"));
+  cpSync(BUILT, folder, { recursive: true });
+  serving = await serve({ webFolder: folder, opensDemonstration: true }, 0);
+  own = await startBrowser();
+  page = await own.browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  misdeeds = watchPage(page, serving.address);
+});
+
+afterAll(async () => {
+  await own.end();
+  await serving.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+async function open(path: string): Promise<void> {
+  await page.goto(`${serving.address}${path}`);
+}
+
+test("after the first load all of it works without the server: places, search, saving, files", async () => {
+  await open("demonstration");
+  await page.waitForSelector("[data-strip]");
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  const port = Number(new URL(serving.address).port);
+  await serving.stop();
+  await page.reload();
+  await page.waitForSelector("[data-strip]");
+  await logNote(page, serving.address, "m-bus", "Logged far from any mast");
+  for (const [path, words] of [
+    ["yard", "Flail mower"],
+    ["yard/m-bus", "Logged far from any mast"],
+    ["ledger", "The log"],
+    ["books", "58 entries"],
+    ["hand-over", "Choose the other book's file"],
+    ["preferences", "Windows of"],
+  ] as const) {
+    await open(path);
+    await waitForWords(page, words);
+  }
+  await page.keyboard.press("/");
+  await page.waitForSelector("[role=dialog] input");
+  await page.keyboard.type("far mast");
+  await waitForWords(page, "Logged far from any mast");
+  await page.keyboard.press("Escape");
+  await open("ledger");
+  await press(page, "Export the book");
+  await waitForWords(page, "The book is in");
+  expect(misdeeds).toEqual({ consoleErrors: [], foreignRequests: [] });
+  serving = await serve({ webFolder: folder, opensDemonstration: true }, port);
+});
+
+test("a newer version is loaded on the person's word only, and what was saved is there", async () => {
+  await open("ahead");
+  await page.waitForSelector("[data-strip]");
+  const html = join(folder, "index.html");
+  writeFileSync(
+    html,
+    readFileSync(html, "utf8").replace("<title>", '<meta name="edition" content="newer" /><title>'),
+  );
+  const worker = join(folder, "sw.js");
+  // A new revision of the page, as a new build has it.
+  writeFileSync(
+    worker,
+    readFileSync(worker, "utf8").replace(
+      /(url:"index.html",revision:")\w+|(revision:")\w+(",url:"index.html")/,
+      (_all, before?: string, first?: string, last?: string) =>
+        before === undefined ? `${first}newer${last}` : `${before}newer`,
+    ),
+  );
+  const isNewer = (): Promise<boolean> =>
+    page.$eval("head", (head) => head.querySelector("meta[name=edition]") !== null);
+  await page.evaluate(async () => {
+    await (await navigator.serviceWorker.ready).update();
+  });
+  await waitForWords(page, "A newer version of Yonderfell is ready.");
+  expect(await isNewer()).toBe(false);
+  await Promise.all([page.waitForNavigation(), press(page, "Load it")]);
+  await page.waitForSelector("[data-strip]");
+  expect(await isNewer()).toBe(true);
+  await open("yard/m-bus");
+  await waitForWords(page, "Logged far from any mast");
+  expect(await wordsOf(page)).not.toContain("A newer version");
+});
+
+test("it can be installed: the manifest names it, its start and its icons, and they are there", async () => {
+  const manifest = (await (await fetch(`${serving.address}manifest.webmanifest`)).json()) as {
+    readonly name: string;
+    readonly start_url: string;
+    readonly icons: readonly { readonly src: string; readonly type: string }[];
+  };
+  expect(manifest).toMatchObject({ name: "Yonderfell", start_url: "/ahead" });
+  expect(manifest.icons.length).toBeGreaterThan(2);
+  for (const { src, type } of manifest.icons) {
+    const icon = await fetch(new URL(src, serving.address));
+    expect([icon.status, icon.headers.get("content-type")]).toEqual([200, type]);
+  }
+});
