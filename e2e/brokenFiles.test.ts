@@ -24,7 +24,7 @@ function answersTo(page: Page, files: readonly BrokenFile[]): Promise<string[]> 
       const answered = `[data-refused="${name}"]`;
       const deadline = performance.now() + 10_000;
       while (document.querySelector(answered) === null && performance.now() < deadline) {
-        await new Promise((resolve) => requestAnimationFrame(resolve));
+        await new Promise((resolve) => setTimeout(resolve));
       }
       said.push(document.querySelector<HTMLElement>(answered)?.innerText ?? "no answer");
     }
