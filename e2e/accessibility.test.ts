@@ -5,6 +5,7 @@ import {
   type RunningApplication,
 } from "./application.js";
 import { violationsOn } from "./axe.js";
+import { exportedText, giveFile, press } from "./steps.js";
 
 let app: RunningApplication;
 
@@ -25,6 +26,8 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["correcting a reading", "correct/m-hatch/readings/r-h1-odo-412", "Save the correction"],
   ["correcting a meter change", "correct/m-bus/meterChanges/c-07-odo", "Save the correction"],
   ["Ledger", "ledger", "The log"],
+  ["Books", "books", "Safe and shared"],
+  ["Preferences", "preferences", "Save the windows"],
   ["welcome", "welcome", "Open the demonstration book"],
 ];
 
@@ -60,5 +63,33 @@ describe.each(["day", "night"] as const)("in the %s theme", (theme) => {
     await waitForWords(page, "Which is it?");
     expect(await violationsOn(page)).toEqual([]);
     await page.keyboard.press("Escape");
+  });
+
+  test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused file and a hand-over", async () => {
+    const { page, address } = app;
+    const isSound = async (words: string): Promise<void> => {
+      await waitForWords(page, words);
+      expect(await violationsOn(page)).toEqual([]);
+    };
+    await page.goto(`${address}ahead`);
+    await page.waitForSelector("[data-strip]");
+    await page.keyboard.press("/");
+    await page.waitForSelector("[role=dialog] input");
+    await page.keyboard.type("07 oil");
+    await isSound("Gearbox oil");
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("?");
+    await isSound("this list of keys");
+    await page.keyboard.press("Escape");
+    const text = await exportedText(page, address);
+    await isSound("The book is in");
+    await page.goto(`${address}books`);
+    await giveFile(page, "half.json", text.slice(0, 900));
+    await isSound("half.json was refused");
+    await press(page, "Delete: Skarrow Vale");
+    await isSound("Delete Skarrow Vale?");
+    await page.goto(`${address}hand-over`);
+    await giveFile(page, "other.json", text.replace('"Library bus"', '"Book bus"'));
+    await isSound("They differ: choose what stands");
   });
 });

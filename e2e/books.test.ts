@@ -93,7 +93,7 @@ test("a book is deleted only when its name is typed, an export is offered first,
   await page.waitForSelector("[role=dialog] input");
   expect(await wordsOf(page, "[role=dialog]")).toContain("Export it first");
   const button = "[role=dialog] button[type=submit]";
-  expect(await page.$eval(button, (one) => (one).disabled)).toBe(true);
+  expect(await page.$eval(button, (one) => one.disabled)).toBe(true);
   await page.type("[role=dialog] input", "Upper vale, copy");
   await page.click(button);
   await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);

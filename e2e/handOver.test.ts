@@ -62,9 +62,9 @@ test("what both copies changed stands side by side, and nothing is taken in befo
       ),
     })),
   );
-  await waitForWords(page, "Changed in both: choose what stands");
+  await waitForWords(page, "They differ: choose what stands");
   const conflict = await wordsOf(page, "[data-conflict]");
-  expect(conflict).toContain("Machine Library bus was changed in both.");
+  expect(conflict).toContain("Machine Library bus differs in the two.");
   expect(conflict).toContain("Book bus");
   const take = async (): Promise<boolean> =>
     page.$eval("main div:has(> button svg.lucide-handshake) button", (button) => button.disabled);

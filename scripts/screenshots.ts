@@ -5,6 +5,7 @@ import {
   waitForWords,
   type RunningApplication,
 } from "../e2e/application.js";
+import { exportedText, giveFile } from "../e2e/steps.js";
 
 const FOLDER = fileURLToPath(new URL("../docs/screenshots/", import.meta.url));
 
@@ -70,7 +71,41 @@ const SHOTS: readonly Shot[] = [
     wait: "Save the correction",
   },
   { name: "ledger", path: "ledger", wait: "The log" },
+  { name: "books", path: "books", wait: "Safe and shared" },
+  { name: "preferences", path: "preferences", wait: "Save the windows" },
+  {
+    name: "find",
+    path: "ahead",
+    wait: "Library bus",
+    then: async ({ page }) => {
+      await page.keyboard.press("/");
+      await page.waitForSelector("[role=dialog] input");
+      await page.keyboard.type("07 oil");
+      await waitForWords(page, "Gearbox oil");
+      await page.waitForSelector("[cmdk-item]");
+    },
+  },
+  { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];
+
+/** A hand-over with something added, something changed and something to choose. */
+async function handOver({ page, address }: RunningApplication): Promise<void> {
+  const book = JSON.parse(await exportedText(page, address)) as Record<string, object[]>;
+  const changed = (section: string, fields: object): object[] => [
+    { ...book[section]?.[0], ...fields },
+    ...(book[section] ?? []).slice(1),
+  ];
+  const entry = { ...book["entries"]?.at(-1), id: "e-road", note: "Topped up on the road, 0.4 L" };
+  const other = {
+    ...book,
+    entries: [...(book["entries"] ?? []), entry],
+    machines: changed("machines", { name: "Book bus", regime: "cautious" }),
+    tasks: changed("tasks", { name: "Engine oil, filter and washer", revision: { phone: 1 } }),
+  };
+  await page.goto(`${address}hand-over`);
+  await giveFile(page, "from-the-phone.yonderfell.json", JSON.stringify(other));
+  await waitForWords(page, "They differ: choose what stands");
+}
 
 async function take(app: RunningApplication, shot: Shot): Promise<void> {
   const { page, address } = app;

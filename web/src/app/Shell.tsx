@@ -117,7 +117,7 @@ function TopBar(): ReactElement {
           className={BAR_ITEM}
         >
           <Gauge size={18} aria-hidden="true" />
-          Read a meter <KeyHint>R</KeyHint>
+          Read<span className="max-sm:sr-only">a meter</span> <KeyHint>R</KeyHint>
         </button>
         <UndoButton />
         <Link to="/books" className={`${BAR_ITEM} text-quiet`}>
@@ -125,10 +125,10 @@ function TopBar(): ReactElement {
           <span className="max-w-56 truncate max-md:sr-only">{entry.name}</span>
           <span className="md:sr-only">Books</span>
         </Link>
-        <span className="tabular-nums max-lg:hidden">{dateWithWeekday(today)}</span>
-        <Link to="/preferences" className={`${BAR_ITEM} text-quiet`}>
+        <span className="tabular-nums max-xl:hidden">{dateWithWeekday(today)}</span>
+        <Link to="/preferences" className={`${BAR_ITEM} text-quiet max-sm:hidden`}>
           <SlidersHorizontal size={18} aria-hidden="true" />
-          <span className="max-xl:sr-only">Preferences</span>
+          Preferences
         </Link>
       </div>
     </header>

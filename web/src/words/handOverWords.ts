@@ -1,6 +1,7 @@
 import {
   dayOf,
   describeIssue,
+  differingFields,
   type BoardMachine,
   type Conflict,
   type MergePlan,
@@ -9,7 +10,7 @@ import {
 } from "@yonderfell/core";
 import type { HandOverRefusal } from "../work/exchange.js";
 import { countsWords } from "./bookWords.js";
-import { fullDate } from "./format.js";
+import { figure, fullDate } from "./format.js";
 
 const SECTION_WORDS: Readonly<Record<Section, string>> = {
   machines: "Machine",
@@ -66,8 +67,30 @@ export function recordWords(section: Section, record: object, names: Names): str
   const name = section === "machines" || section === "tasks" ? String(fields["name"]) : "";
   const machine = typeof fields["machine"] === "string" ? fields["machine"] : "";
   const date = typeof fields["date"] === "string" ? fullDate(dayOf(fields["date"])) : "";
-  const parts = [name, machine === "" ? "" : `on ${names.get(machine) ?? machine}`, date];
-  return [SECTION_WORDS[section], ...parts.filter((part) => part !== "")].join(" ");
+  const on = machine === "" ? "" : `on ${names.get(machine) ?? machine}`;
+  const parts = [SECTION_WORDS[section], name, on].filter((part) => part !== "").join(" ");
+  const details = [date, contentWords(fields, names)].filter((part) => part !== "");
+  return [parts, ...details].join(", ");
+}
+
+/** What a dated record holds: the work and the note of an entry, the figure of a reading. */
+function contentWords(fields: Readonly<Record<string, unknown>>, names: Names): string {
+  const tasks = Array.isArray(fields["tasks"]) ? fields["tasks"] : [];
+  const done = tasks.map((task) => valueWords(task, names)).join("; ");
+  const note = typeof fields["note"] === "string" ? fields["note"] : "";
+  const value = typeof fields["value"] === "number" ? figure(fields["value"], 1) : "";
+  return [done, note, value].filter((part) => part !== "").join(": ");
+}
+
+/** What differs between two versions of a record: `name: Fen pump → Bog pump`. */
+export function differenceWords({ before, after }: RecordChange, names: Names): string {
+  if (before === null || after === null) return "";
+  return differingFields(before, after)
+    .map(({ name, ours, theirs }) => {
+      const [from, to] = [valueWords(ours, names), valueWords(theirs, names)];
+      return `${fieldWords(name)}: ${from} → ${to}`;
+    })
+    .join(", ");
 }
 
 /** A value of a record as a person reads it; ids by the names of what they stand for. */
@@ -89,7 +112,7 @@ export function valueWords(value: unknown, names: Names): string {
 export function conflictWords(conflict: Conflict, names: Names): string {
   switch (conflict.code) {
     case "changed-apart":
-      return `${recordWords(conflict.section, conflict.ours, names)} was changed in both.`;
+      return `${recordWords(conflict.section, conflict.ours, names)} differs in the two.`;
     case "both-corrected":
       return `${SECTION_WORDS[conflict.section]} on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was corrected in both. The one you choose stands; the other stays in the history.`;
     case "settled-apart":

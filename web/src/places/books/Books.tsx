@@ -50,7 +50,13 @@ export default function Books(): ReactElement {
             <Link to="/hand-over" className="text-clear underline">
               take it in here
             </Link>
-            . Nothing is dropped; what both changed is put side by side.
+            . Nothing is dropped; what differs is put side by side.
+          </p>
+          <p>
+            <Link to="/preferences" className="text-clear underline">
+              Preferences
+            </Link>{" "}
+            of this browser, and the windows of the book.
           </p>
         </section>
       </div>

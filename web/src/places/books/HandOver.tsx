@@ -37,8 +37,8 @@ export default function HandOver(): ReactElement {
     <Page title="Hand-over">
       <p className="mb-4 max-w-[68ch]">
         Takes what another copy of this book holds into <strong>{entry.name}</strong>: what only
-        that one has is added, what only that one changed is changed here, and what both changed is
-        put side by side. It is one change, and can be undone.
+        that one has is added, what only that one changed is changed here, and where the two differ
+        they are put side by side. It is one change, and can be undone.
       </p>
       <FileButton
         label="Choose the other book's file"

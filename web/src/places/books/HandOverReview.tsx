@@ -42,7 +42,7 @@ export function HandOverReview({
       {plan.conflicts.length > 0 && (
         <section aria-labelledby="conflicts">
           <h2 id="conflicts" className="text-large font-bold">
-            Changed in both: choose what stands
+            They differ: choose what stands
           </h2>
           {plan.conflicts.map((conflict) => (
             <ConflictChoice

@@ -1,7 +1,12 @@
 import type { MergePlan, RecordChange } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { counted } from "../../words/format.js";
-import { changeCounts, fieldWords, recordWords } from "../../words/handOverWords.js";
+import {
+  changeCounts,
+  differenceWords,
+  fieldWords,
+  recordWords,
+} from "../../words/handOverWords.js";
 
 const SHOWN = 15;
 
@@ -44,9 +49,14 @@ function Changes({
         {title}: <span className="font-normal">{changeCounts(changes)}</span>
       </h2>
       <ul className="mt-1">
-        {changes.slice(0, SHOWN).map(({ section, id, after }) => (
-          <li key={`${section} ${id}`} className="border-t border-hairline py-1">
-            {after !== null && recordWords(section, after, names)}
+        {changes.slice(0, SHOWN).map((change) => (
+          <li
+            key={`${change.section} ${change.id}`}
+            className="border-t border-hairline py-1 break-words"
+          >
+            {change.after !== null &&
+              recordWords(change.section, change.before ?? change.after, names)}
+            <span className="text-quiet"> {differenceWords(change, names)}</span>
           </li>
         ))}
       </ul>
