@@ -153,3 +153,36 @@ test("a folder once chosen gets the book by itself, one file a day, shortly afte
   await press(page, "Stop exporting by itself");
   await waitForWords(page, "Choose a folder");
 });
+
+test("after many changes a line reminds of an export, once, and not again when it is put off", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}books`);
+  await Promise.all([page.waitForNavigation(), press(page, "Open: Upper vale")]);
+  await page.waitForSelector("[data-strip]");
+  await page.keyboard.press("r");
+  await page.waitForSelector("[role=dialog] input");
+  for (let change = 1; change <= 25; change += 1) {
+    await page.keyboard.type(`H1 ${200000 + change}`);
+    await page.waitForFunction(
+      () =>
+        document.querySelector("[role=dialog] [role=radio]") !== null ||
+        document.querySelector("[role=dialog] button[type=submit]:not([disabled])") !== null,
+    );
+    const question = await page.$("[role=dialog] [role=radio][value=right]");
+    await question?.click();
+    await page.waitForSelector("[role=dialog] button[type=submit]:not([disabled])");
+    await page.click("[role=dialog] button[type=submit]");
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>("[role=dialog] input")?.value === "",
+    );
+  }
+  await page.keyboard.press("Escape");
+  await waitForWords(page, "25 changes");
+  const words = await wordsOf(page);
+  expect(words).toMatch(/25 changes (made here|since the export)/);
+  expect(words).toContain("A file elsewhere keeps them if this device is lost.");
+  await press(page, "Later");
+  await page.reload();
+  await page.waitForSelector("[data-strip]");
+  expect(await wordsOf(page)).not.toContain("A file elsewhere");
+});

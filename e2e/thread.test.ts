@@ -91,6 +91,7 @@ test("a meter is read on one line and the dates move", async () => {
   await waitForWords(page, "This moves");
   await page.keyboard.press("Enter");
   await waitForWords(page, "Saved. 12 Flail mower");
+  expect(await page.evaluate(() => document.activeElement?.tagName)).toBe("INPUT");
   expect(await wordsOf(page, "[role=dialog]")).toContain("Engine oil and filter");
   await page.keyboard.press("Escape");
   const after = await stripAfter(page, "t-mower-oil", before);

@@ -66,12 +66,15 @@ function Overlays(): ReactElement {
   const overlay = useAppSelector((state) => state.session.overlay);
   const hasNotices = useAppSelector((state) => state.session.noticesGiven > 0);
   return (
-    <Suspense>
-      {overlay === "reading" && <ReadMeter />}
-      {overlay === "find" && <Find />}
-      {overlay === "keys" && <KeyList />}
-      {hasNotices && <Notices />}
-    </Suspense>
+    <>
+      <Suspense>
+        {overlay === "reading" && <ReadMeter />}
+        {overlay === "find" && <Find />}
+        {overlay === "keys" && <KeyList />}
+      </Suspense>
+      {/* Apart, so that the first note does not take a dialog out of sight while it is fetched. */}
+      <Suspense>{hasNotices && <Notices />}</Suspense>
+    </>
   );
 }
 

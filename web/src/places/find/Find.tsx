@@ -15,6 +15,7 @@ import type { Found } from "../../work/finder.js";
 import { search } from "../../work/findClient.js";
 
 const MOST = 30;
+const NOTHING: readonly Found[] = [];
 const KIND_WORD = { machine: "machine", task: "task", entry: "entry" } as const;
 const ITEM =
   "flex min-h-11 cursor-pointer items-baseline gap-3 rounded-[3px] px-3 py-1.5 data-[selected=true]:bg-wash max-sm:min-h-12";
@@ -50,6 +51,12 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   // A command whose very name is being typed is meant before anything of the book.
   const meant = commands.filter((command) => begins(command, words));
   const others = commands.filter((command) => !begins(command, words));
+  const first = [
+    ...meant.map(valueOfCommand),
+    ...found.map(valueOf),
+    ...others.map(valueOfCommand),
+  ][0];
+  const choice = useChoice(first ?? "", found, words);
   const go = (one: Found): void => {
     onClose();
     if (one.kind === "task" && openTask !== one.id) dispatch(taskOpened(one.id));
@@ -57,7 +64,13 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   };
   const nothing = words.trim() !== "" && !isLooking && found.length + commands.length === 0;
   return (
-    <Command shouldFilter={false} label="Find" className="mt-2 pb-3">
+    <Command
+      shouldFilter={false}
+      label="Find"
+      className="mt-2 pb-3"
+      value={choice.value}
+      onValueChange={choice.choose}
+    >
       <Command.Input
         autoFocus
         value={words}
@@ -70,7 +83,7 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
         {found.map((one) => (
           <Command.Item
             key={`${one.kind} ${one.id}`}
-            value={`${one.kind} ${one.id}`}
+            value={valueOf(one)}
             onSelect={() => go(one)}
             className={ITEM}
           >
@@ -88,6 +101,24 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   );
 }
 
+const valueOf = ({ kind, id }: Found): string => `${kind} ${id}`;
+const valueOfCommand = ({ name }: NamedCommand): string => `command ${name}`;
+
+interface Choice {
+  readonly value: string;
+  readonly choose: (value: string) => void;
+}
+
+/** The line in hand: the first of what was found, until the person goes to another one. */
+function useChoice(first: string, found: readonly Found[], words: string): Choice {
+  const [chosen, setChosen] = useState({ value: "", first: "", found, words });
+  const isStill = chosen.first === first && chosen.found === found && chosen.words === words;
+  return {
+    value: isStill ? chosen.value : first,
+    choose: (value) => setChosen({ value, first, found, words }),
+  };
+}
+
 const begins = ({ name }: NamedCommand, words: string): boolean =>
   words.trim() !== "" && name.toLowerCase().startsWith(words.trim().toLowerCase());
 
@@ -103,7 +134,7 @@ function CommandItems({
       {commands.map((command) => (
         <Command.Item
           key={command.name}
-          value={`command ${command.name}`}
+          value={valueOfCommand(command)}
           onSelect={() => {
             onClose();
             command.run();
@@ -161,7 +192,7 @@ function useFound(words: string): {
   }, [entry.database, words]);
   const isEmpty = words.trim() === "";
   return {
-    found: isEmpty ? [] : answer.found,
+    found: isEmpty ? NOTHING : answer.found,
     failure,
     isLooking: !isEmpty && answer.words !== words,
   };
