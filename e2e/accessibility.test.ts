@@ -1,21 +1,12 @@
-import {
-  openDemonstration,
-  startApplication,
-  waitForWords,
-  type RunningApplication,
-} from "./application.js";
+import { openDemonstration, waitForWords } from "./application.js";
 import { violationsOn } from "./axe.js";
 import { exportedText, giveFile, press } from "./steps.js";
+import { usedApplication } from "./usedApplication.js";
 
-let app: RunningApplication;
+const app = usedApplication();
 
 beforeAll(async () => {
-  app = await startApplication();
-  await openDemonstration(app);
-});
-
-afterAll(async () => {
-  await app.end();
+  await openDemonstration(app());
 });
 
 const SCREENS: readonly (readonly [string, string, string])[] = [
@@ -33,22 +24,22 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
 
 describe.each(["day", "night"] as const)("in the %s theme", (theme) => {
   beforeAll(async () => {
-    await app.page.goto(`${app.address}ahead`);
-    await app.page.evaluate((chosen: string) => {
+    await app().page.goto(`${app().address}ahead`);
+    await app().page.evaluate((chosen: string) => {
       localStorage.setItem("yonderfell-preferences", JSON.stringify({ theme: chosen }));
     }, theme);
   });
 
   test.each(SCREENS)("axe finds nothing wrong with %s", async (_, path, words) => {
-    await app.page.goto(`${app.address}${path}`);
-    await waitForWords(app.page, words);
-    expect(await violationsOn(app.page)).toEqual([]);
-    expect(await app.page.$eval("html", (html) => html.dataset["theme"])).toBe(theme);
+    await app().page.goto(`${app().address}${path}`);
+    await waitForWords(app().page, words);
+    expect(await violationsOn(app().page)).toEqual([]);
+    expect(await app().page.$eval("html", (html) => html.dataset["theme"])).toBe(theme);
   });
 
   test("axe finds nothing wrong with the reasons, the table, and reading a meter", async () => {
-    const { page } = app;
-    await page.goto(`${app.address}ahead`);
+    const { page } = app();
+    await page.goto(`${app().address}ahead`);
     await page.waitForSelector("[data-strip='t-bus-oil']");
     await page.click("[data-strip='t-bus-oil']");
     await waitForWords(page, "By the handbook intervals.");
@@ -66,7 +57,7 @@ describe.each(["day", "night"] as const)("in the %s theme", (theme) => {
   });
 
   test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused file and a hand-over", async () => {
-    const { page, address } = app;
+    const { page, address } = app();
     const isSound = async (words: string): Promise<void> => {
       await waitForWords(page, words);
       expect(await violationsOn(page)).toEqual([]);

@@ -1,24 +1,17 @@
 import { readFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import { gzipSync } from "node:zlib";
-import { openDemonstration, startApplication, type RunningApplication } from "./application.js";
+import { openDemonstration } from "./application.js";
+import { usedApplication } from "./usedApplication.js";
 
 const ASSETS = fileURLToPath(new URL("../web/dist/assets/", import.meta.url));
 const MOST_BYTES = 200_000;
 
-let app: RunningApplication;
-
-beforeAll(async () => {
-  app = await startApplication();
-});
-
-afterAll(async () => {
-  await app.end();
-});
+const app = usedApplication();
 
 test("the script needed to see the board, worker included, stays under 200 kB compressed", async () => {
-  const { page, address } = app;
-  await openDemonstration(app);
+  const { page, address } = app();
+  await openDemonstration(app());
   await page.evaluateOnNewDocument(() => {
     const watching = new MutationObserver(() => {
       if (document.querySelector("[data-strip]") === null) return;

@@ -1,23 +1,11 @@
-import {
-  openDemonstration,
-  startApplication,
-  waitForWords,
-  type RunningApplication,
-} from "./application.js";
+import { openDemonstration, waitForWords } from "./application.js";
+import { usedApplication } from "./usedApplication.js";
 
-let app: RunningApplication;
-
-beforeAll(async () => {
-  app = await startApplication();
-});
-
-afterAll(async () => {
-  await app.end();
-});
+const app = usedApplication();
 
 test("a tab whose book is taken over by a newer version lets go of it and says so", async () => {
-  const { page } = app;
-  await openDemonstration(app);
+  const { page } = app();
+  await openDemonstration(app());
   await page.evaluate(async () => {
     const databases = await indexedDB.databases();
     const name = databases.find((one) => one.name?.startsWith("yonderfell-book-"))?.name ?? "";

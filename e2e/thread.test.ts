@@ -1,30 +1,11 @@
 import { dayOf, partsFromDay, readBook } from "@yonderfell/core";
-import {
-  openDemonstration,
-  startApplication,
-  stripAfter,
-  stripOf,
-  waitForWords,
-  wordsOf,
-  type RunningApplication,
-} from "./application.js";
+import { openDemonstration, stripAfter, stripOf, waitForWords, wordsOf } from "./application.js";
+import { usedApplication } from "./usedApplication.js";
 
-let app: RunningApplication;
-
-beforeAll(async () => {
-  app = await startApplication();
-});
-
-afterAll(async () => {
-  await app.end();
-});
-
-afterEach(() => {
-  expect(app.misdeeds).toEqual({ consoleErrors: [], foreignRequests: [] });
-});
+const app = usedApplication();
 
 test("a first start without a book offers the demonstration book and opens it", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}ahead`);
   await waitForWords(page, "Open the demonstration book");
   await page.click("main button");
@@ -34,8 +15,8 @@ test("a first start without a book offers the demonstration book and opens it", 
 });
 
 test("a due task is one press from its log, shows its next date before saving, and moves on the board after", async () => {
-  const { page } = app;
-  await openDemonstration(app);
+  const { page } = app();
+  await openDemonstration(app());
   const before = await stripOf(page, "t-bus-oil");
   expect(before).toContain("soon");
   await page.click("a[aria-label='Log Engine oil and filter on 07']");
@@ -64,7 +45,7 @@ test("a due task is one press from its log, shows its next date before saving, a
 });
 
 test("figures accepted untouched are recorded as estimated, and a reload keeps everything", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   const before = await stripOf(page, "t-bus-oil");
   await page.reload();
   await page.waitForSelector("[data-strip]");
@@ -75,7 +56,7 @@ test("figures accepted untouched are recorded as estimated, and a reload keeps e
 });
 
 test("a meter is read on one line and the dates move", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}ahead`);
   await page.waitForSelector("[data-strip]");
   const before = await stripOf(page, "t-mower-oil");
@@ -99,7 +80,7 @@ test("a meter is read on one line and the dates move", async () => {
 });
 
 test("a figure that goes back is questioned, and a replaced meter is recorded from the answer", async () => {
-  const { page } = app;
+  const { page } = app();
   await page.keyboard.press("r");
   await page.waitForSelector("[role=dialog] input");
   await page.keyboard.type("12 3.5");
@@ -112,13 +93,13 @@ test("a figure that goes back is questioned, and a replaced meter is recorded fr
   await page.click("[role=dialog] button[type=submit]");
   await waitForWords(page, "Saved. 12 Flail mower: 3.5 h");
   await page.keyboard.press("Escape");
-  await page.goto(`${app.address}yard/m-mower`);
+  await page.goto(`${app().address}yard/m-mower`);
   await waitForWords(page, "Meter replaced");
   expect(await wordsOf(page, "main")).toContain("3.5 h");
 });
 
 test("work begun and not saved is there again after a reload", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}log/m-hatch?task=t-hatch-tyres`);
   await page.waitForSelector("[data-next='t-hatch-tyres']");
   await page.type("textarea", "Nearside front slow leak");
@@ -129,7 +110,7 @@ test("work begun and not saved is there again after a reload", async () => {
 });
 
 test("a figure in logged work that does not agree is asked about, and the answer is recorded with it", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}log/m-bus?task=t-bus-cabin`);
   await page.waitForSelector("[data-next='t-bus-cabin']");
   await page.focus("input[inputmode=decimal]");
@@ -152,7 +133,7 @@ test("a figure in logged work that does not agree is asked about, and the answer
 });
 
 test("a corrected entry takes the place of the old one, which stays in the history", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}yard/m-bus`);
   await waitForWords(page, "Drain plug washer renewed.");
   await page.click("a[aria-label^='Correct Engine oil and filter']");
@@ -168,7 +149,7 @@ test("a corrected entry takes the place of the old one, which stays in the histo
 });
 
 test("a figure that was left out is put right from the machine's page", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}yard/m-hatch`);
   await waitForWords(page, "Left out, does not agree:");
   await page.$$eval("a", (links) => links.find((link) => link.innerText === "Correct it")?.click());
@@ -186,7 +167,7 @@ test("a figure that was left out is put right from the machine's page", async ()
 });
 
 test("the book is handed over as a file that holds what was done", async () => {
-  const { page, address } = app;
+  const { page, address } = app();
   await page.goto(`${address}ledger`);
   await waitForWords(page, "The log");
   await page.evaluate(() => {
@@ -213,7 +194,7 @@ test("the book is handed over as a file that holds what was done", async () => {
 });
 
 test("every place is reached by its key, and keys stay out of fields", async () => {
-  const { page } = app;
+  const { page } = app();
   for (const [key, title] of [
     ["2", "Yard"],
     ["6", "Ledger"],

@@ -5,8 +5,8 @@ import { newId } from "./newId.js";
 import {
   amend,
   findDemonstration,
-  leavingBooks,
   register,
+  unfinishedBooks,
   unregister,
   type BookEntry,
 } from "./registry.js";
@@ -21,15 +21,27 @@ export function newBookEntry(name: string, isDemonstration = false): BookEntry {
   return { id, name, database: `yonderfell-book-${id}`, isDemonstration, openedAt };
 }
 
-async function store(entry: BookEntry, book: Book): Promise<BookEntry> {
-  const storage = new DexieStorage(entry.database);
+/** Fills a new book and lists it once it is whole; where that fails nothing of it is left behind. */
+export async function keepBook(entry: BookEntry, fill: () => Promise<void>): Promise<void> {
+  await register({ ...entry, isArriving: true });
   try {
-    await storage.fill(book);
-  } finally {
-    storage.close();
+    await fill();
+  } catch (error) {
+    await deleteBook(entry);
+    throw error;
   }
-  // Registered last: a book is listed only once it is whole.
   await register(entry);
+}
+
+async function store(entry: BookEntry, book: Book): Promise<BookEntry> {
+  await keepBook(entry, async () => {
+    const storage = new DexieStorage(entry.database);
+    try {
+      await storage.fill(book);
+    } finally {
+      storage.close();
+    }
+  });
   return entry;
 }
 
@@ -64,7 +76,11 @@ export async function deleteBook(entry: BookEntry): Promise<void> {
   await unregister(entry.id);
 }
 
-/** Finishes deletions that were begun and cut short. */
-export async function finishDeletions(): Promise<void> {
-  for (const entry of await leavingBooks()) await deleteBook(entry);
+/** Filling the largest book takes minutes; what was begun longer ago was cut short. */
+const LONG_AGO_MS = 3_600_000;
+
+/** Clears away what was cut short: deletions, and books that never became whole. */
+export async function finishDeletions(now: Date): Promise<void> {
+  const begunBefore = new Date(now.getTime() - LONG_AGO_MS).toISOString();
+  for (const entry of await unfinishedBooks(begunBefore)) await deleteBook(entry);
 }

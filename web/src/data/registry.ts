@@ -13,6 +13,8 @@ export interface BookEntry {
   readonly folder?: FileSystemDirectoryHandle;
   /** Begun to be deleted: its database may be gone already. */
   readonly isLeaving?: boolean;
+  /** Begun to be filled: not whole yet. */
+  readonly isArriving?: boolean;
 }
 
 class RegistryDatabase extends Dexie {
@@ -32,7 +34,7 @@ const TAB_KEY = "yonderfell-book";
 /** All books of this browser, the last opened first. */
 export async function allBooks(): Promise<readonly BookEntry[]> {
   const books = await registry.books.orderBy("openedAt").reverse().toArray();
-  return books.filter((book) => book.isLeaving !== true);
+  return books.filter((book) => book.isLeaving !== true && book.isArriving !== true);
 }
 
 /** A book by its id, or null where it is no longer there. */
@@ -85,7 +87,12 @@ export async function unregister(id: string): Promise<void> {
   await registry.books.delete(id);
 }
 
-/** The books whose deletion was begun and not finished. */
-export async function leavingBooks(): Promise<readonly BookEntry[]> {
-  return registry.books.filter((book) => book.isLeaving === true).toArray();
+/** The books whose deletion was begun and not finished, and those begun to be filled before an instant and never whole. */
+export async function unfinishedBooks(begunBefore: string): Promise<readonly BookEntry[]> {
+  return registry.books
+    .filter(
+      (book) =>
+        book.isLeaving === true || (book.isArriving === true && book.openedAt < begunBefore),
+    )
+    .toArray();
 }

@@ -5,8 +5,8 @@ import { notifyFailure } from "../../app/notify.js";
 import { currentDay } from "../../app/today.js";
 import { useExport } from "../../app/useExport.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
-import { newBookEntry, rebuildDemonstration } from "../../data/books.js";
-import { amend, register, type BookEntry } from "../../data/registry.js";
+import { keepBook, newBookEntry, rebuildDemonstration } from "../../data/books.js";
+import { amend, type BookEntry } from "../../data/registry.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { countsWords, exportWords } from "../../words/bookWords.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -75,8 +75,7 @@ function Actions({
   };
   const duplicate = async (): Promise<void> => {
     const copy = newBookEntry(`${entry.name}, copy`);
-    await exchange().duplicate(entry.database, copy.database);
-    await register(copy);
+    await keepBook(copy, () => exchange().duplicate(entry.database, copy.database));
   };
   const rebuild = async (): Promise<void> => goToBook(await rebuildDemonstration(currentDay()));
   const { name } = entry;

@@ -15,7 +15,7 @@ export default function Books(): ReactElement {
   const { entry } = useBook();
   const books = useLiveQuery(allBooks, []);
   useEffect(() => {
-    void finishDeletions();
+    void finishDeletions(new Date());
   }, []);
   return (
     <Page title="Books">

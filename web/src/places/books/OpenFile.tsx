@@ -2,8 +2,7 @@ import { BookPlus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { goToBook } from "../../app/goToBook.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
-import { newBookEntry } from "../../data/books.js";
-import { register } from "../../data/registry.js";
+import { keepBook, newBookEntry } from "../../data/books.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { countsWords, datesWords, doubtfulWords, faultWords } from "../../words/bookWords.js";
@@ -58,8 +57,7 @@ function useKeeping(startName: string): {
     setIsKeeping(true);
     try {
       const entry = newBookEntry(name.trim());
-      await exchange().keep(entry.database);
-      await register(entry);
+      await keepBook(entry, () => exchange().keep(entry.database));
       await goToBook(entry);
     } catch (error) {
       setFailure(errorWords(error));
