@@ -31,6 +31,7 @@ test("work is taken back and made again by keys, named each time, and the strip 
   await combined("Control", "z");
   expect(await stripAfter(page, TASK, logged)).toBe(before);
   await waitForWords(page, "Undone: work on 07");
+  expect(await wordsOf(page)).not.toContain("Saved in the log.");
   await combined("Control", "Shift", "z");
   expect(await stripAfter(page, TASK, before)).toBe(logged);
   await waitForWords(page, "Done again: work on 07");

@@ -3,6 +3,7 @@ import { errorWords } from "../words/errorWords.js";
 import { refusalWords } from "../words/refusalWords.js";
 import { notifyFailure, notifySuccess } from "./notify.js";
 import { useBook } from "./openBook.js";
+import { noticeClosed } from "./session.js";
 import { store } from "./store.js";
 import { changeBroughtBack, changeTakenBack, stepDropped, type UndoState } from "./undo.js";
 import { useOneAtATime } from "./useOneAtATime.js";
@@ -10,6 +11,14 @@ import { useOneAtATime } from "./useOneAtATime.js";
 const FROM = { undo: "done", redo: "undone" } as const;
 const SAID = { undo: "Undone", redo: "Done again" } as const;
 const FAILED = { undo: "cannot be undone", redo: "cannot be done again" } as const;
+
+/** A note that something is saved goes once it no longer is. */
+function closeNotesOf(seq: number): void {
+  const { notices } = store.getState().session;
+  for (const { id } of notices.filter((notice) => notice.change === seq)) {
+    store.dispatch(noticeClosed(id));
+  }
+}
 
 /** Takes back, or brings back, the newest change of this tab; says what it was, or why it cannot be. */
 export function useUndo(): (direction: "undo" | "redo") => Promise<void> {
@@ -26,6 +35,7 @@ export function useUndo(): (direction: "undo" | "redo") => Promise<void> {
           if (result.ok) {
             const moved = direction === "undo" ? changeTakenBack : changeBroughtBack;
             store.dispatch(moved(result.value.seq));
+            closeNotesOf(step.seq);
             notifySuccess(`${SAID[direction]}: ${step.words}.`);
           } else {
             const [refusal] = result.issues;
