@@ -179,6 +179,17 @@ describe("a board that is stored", () => {
   });
 });
 
+test("a board that could not be stored is told of, and the next one is stored again", async () => {
+  const storage = new MemoryStorage();
+  await storage.fill(BOOK);
+  const store = jest.spyOn(storage, "storeBoard").mockRejectedValueOnce(new Error("no room"));
+  const keeper = new BoardKeeper(storage, "a");
+  await expect(updatesOf(keeper, TODAY)).rejects.toThrow("no room");
+  await updatesOf(keeper, addDays(TODAY, 1));
+  expect(store).toHaveBeenCalledTimes(2);
+  expect((await storage.storedBoard())?.today).toBe(addDays(TODAY, 1));
+});
+
 test("pieces are handed on at the first and at the last, and only at the last once a board is shown", () => {
   const seen: string[] = [];
   const pieces = new Pieces((update) =>

@@ -109,7 +109,10 @@ export class BoardKeeper {
 
   private store({ seq, today, machines }: BoardUpdate, from: number | null): void {
     const board = { seq, today, program: this.program, machines };
-    this.storing = this.storing.then(() => this.storage.storeBoard(board, from));
+    // What could not be stored before has been told by stored(); it does not keep this one from being tried.
+    this.storing = this.storing
+      .catch(() => undefined)
+      .then(() => this.storage.storeBoard(board, from));
   }
 }
 

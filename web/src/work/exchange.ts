@@ -20,9 +20,6 @@ import { summaryOf, type BookSummary } from "./bookSummary.js";
 const MOST_BYTES = 128 * 1024 * 1024;
 const MEGABYTE = 1024 * 1024;
 
-/** Why a file is refused: where, and what was expected, the first place first. */
-export type FileRefusal = readonly string[];
-
 /** A book compared with one handed over. */
 export interface Comparison {
   readonly plan: MergePlan;
