@@ -54,3 +54,8 @@ export * from "./exchange/mergePlan.js";
 export * from "./exchange/planMerge.js";
 export * from "./exchange/settleMerge.js";
 export * from "./exchange/bookJsonSchema.js";
+export * from "./quantity/unit.js";
+export * from "./quantity/quantity.js";
+export * from "./quantity/formatQuantity.js";
+export * from "./quantity/parseQuantity.js";
+export * from "./quantity/torqueDoubt.js";
