@@ -59,3 +59,8 @@ export * from "./quantity/quantity.js";
 export * from "./quantity/formatQuantity.js";
 export * from "./quantity/parseQuantity.js";
 export * from "./quantity/torqueDoubt.js";
+export * from "./fluid/kinds.js";
+export * from "./fluid/claims.js";
+export * from "./fluid/mixing.js";
+export * from "./fluid/grade.js";
+export * from "./machine/vin.js";

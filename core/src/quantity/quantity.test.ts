@@ -174,11 +174,11 @@ test("no chain of conversions loses anything", () => {
     );
   });
   fc.assert(
-    fc.property(chain, (([quantity, units]) => {
+    fc.property(chain, ([quantity, units]) => {
       let shown: Quantity | ShownQuantity = quantity;
       for (const unit of units) shown = shownIn(shown, unit);
       expect(shownIn(shown, quantity.unit).value).toBe(quantity.value);
-    })),
+    }),
   );
 });
 

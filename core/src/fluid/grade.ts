@@ -1,0 +1,47 @@
+/** Lowest starting temperature of each winter grade of engine oil, in °C: cold-cranking limits of SAE J300. */
+const WINTER_LIMITS: ReadonlyMap<string, number> = new Map([
+  ["0W", -35],
+  ["5W", -30],
+  ["10W", -25],
+  ["15W", -20],
+  ["20W", -15],
+  ["25W", -10],
+]);
+
+/** What is kept above the cold-cranking limit by default, in °C. */
+export const DEFAULT_COLD_MARGIN = 5;
+
+/** An engine-oil grade taken apart: the winter grade and the hot grade, either of which may be missing. */
+export interface OilGrade {
+  readonly winter: string | null;
+  readonly hot: number | null;
+}
+
+/** A grade such as `5W-30`, `10W40` or `SAE 30` taken apart; null where it is none. */
+export function parseGrade(text: string): OilGrade | null {
+  const match = /^(?:SAE\s*)?(?:(\d{1,2}W))?[\s-]*(\d{1,2})?$/i.exec(text.trim());
+  if (match === null || (match[1] === undefined && match[2] === undefined)) return null;
+  const winter = match[1]?.toUpperCase() ?? null;
+  if (winter !== null && !WINTER_LIMITS.has(winter)) return null;
+  return { winter, hot: match[2] === undefined ? null : Number(match[2]) };
+}
+
+/**
+ * The coldest start a grade serves, in °C: its cold-cranking limit and the margin. Null for a grade
+ * without a winter part, of which nothing is known.
+ */
+export function coldestStart(grade: OilGrade, margin: number = DEFAULT_COLD_MARGIN): number | null {
+  const limit = grade.winter === null ? undefined : WINTER_LIMITS.get(grade.winter);
+  return limit === undefined ? null : limit + margin;
+}
+
+/** Whether a grade serves a coldest start in °C: yes, no, or not known. */
+export type ColdAnswer = "serves" | "too-thick" | "not-known";
+
+/** Whether a grade serves a coldest start in °C, keeping a margin above its cold-cranking limit. */
+export function servesCold(text: string, coldest: number, margin?: number): ColdAnswer {
+  const grade = parseGrade(text);
+  const serves = grade === null ? null : coldestStart(grade, margin);
+  if (serves === null) return "not-known";
+  return coldest >= serves ? "serves" : "too-thick";
+}

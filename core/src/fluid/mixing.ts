@@ -1,0 +1,75 @@
+import type { BrakeType, CoolantFamily, FluidKind } from "./kinds.js";
+
+/** As much of a fluid as its mixing depends on. */
+export interface MixableFluid {
+  readonly kind: FluidKind;
+  readonly coolantFamily?: CoolantFamily | null | undefined;
+  readonly brakeType?: BrakeType | null | undefined;
+}
+
+/** What comes of mixing two fluids. */
+export type MixingAnswer =
+  | { readonly code: "mixes" }
+  /** The mixture counts as the lower of the two types of brake fluid. */
+  | { readonly code: "counts-as"; readonly brakeType: BrakeType }
+  | { readonly code: "unlike-kinds"; readonly one: FluidKind; readonly other: FluidKind }
+  /** Unlike coolant families: do not mix, flush. */
+  | {
+      readonly code: "unlike-coolants";
+      readonly one: CoolantFamily;
+      readonly other: CoolantFamily;
+    }
+  /** Silicone and mineral-oil brake fluids mix with none, and a wrong fluid ruins the seals. */
+  | { readonly code: "ruins-seals"; readonly one: BrakeType; readonly other: BrakeType }
+  /** What one of them is made of is not recorded, so nothing can be said. */
+  | { readonly code: "not-known"; readonly of: "coolant family" | "brake fluid type" };
+
+/** Glycol-ether types, the lowest first: these mix with one another. */
+const GLYCOL: readonly BrakeType[] = ["3", "4", "5.1"];
+
+/** Whether a mixing answer forbids it. */
+export function isRefused(answer: MixingAnswer): boolean {
+  return (
+    answer.code === "unlike-kinds" ||
+    answer.code === "unlike-coolants" ||
+    answer.code === "ruins-seals"
+  );
+}
+
+/**
+ * What comes of putting one fluid to another. Glycol-ether brake fluids mix and count as the lowest;
+ * silicone and mineral-oil ones mix with none. Coolants of unlike families are not mixed. Source:
+ * general engineering practice; the handbook may be stricter.
+ */
+export function mixing(one: MixableFluid, other: MixableFluid): MixingAnswer {
+  if (one.kind !== other.kind) return { code: "unlike-kinds", one: one.kind, other: other.kind };
+  if (one.kind === "coolant") return mixCoolants(one.coolantFamily, other.coolantFamily);
+  if (one.kind === "brake fluid") return mixBrakeFluids(one.brakeType, other.brakeType);
+  return { code: "mixes" };
+}
+
+function mixCoolants(
+  one: CoolantFamily | null | undefined,
+  other: CoolantFamily | null | undefined,
+): MixingAnswer {
+  if (!one || !other) return { code: "not-known", of: "coolant family" };
+  return one === other ? { code: "mixes" } : { code: "unlike-coolants", one, other };
+}
+
+function mixBrakeFluids(
+  one: BrakeType | null | undefined,
+  other: BrakeType | null | undefined,
+): MixingAnswer {
+  if (!one || !other) return { code: "not-known", of: "brake fluid type" };
+  if (one === other) return { code: "mixes" };
+  const [place, otherPlace] = [GLYCOL.indexOf(one), GLYCOL.indexOf(other)];
+  if (place < 0 || otherPlace < 0) return { code: "ruins-seals", one, other };
+  return { code: "counts-as", brakeType: place < otherPlace ? one : other };
+}
+
+/** Whether a type of brake fluid serves where another is required: the same, or a higher glycol-ether type. */
+export function brakeTypeServes(fitted: BrakeType, required: BrakeType): boolean {
+  if (fitted === required) return true;
+  const [have, want] = [GLYCOL.indexOf(fitted), GLYCOL.indexOf(required)];
+  return want >= 0 && have > want;
+}
