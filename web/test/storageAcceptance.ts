@@ -11,9 +11,11 @@ import {
   type Change,
   type Entry,
   type EntryId,
+  type Fluid,
   type Machine,
   type LogWorkInput,
   type MachineId,
+  type PlaceId,
   type TaskId,
 } from "@yonderfell/core";
 import type { BookStorage } from "../src/data/bookStorage.js";
@@ -267,6 +269,49 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect((await storage.latestEntries(1))[0]?.seq).toBe(5001);
       await storage.takeBack(1, NOW);
       expect(await moves()).toEqual([BUS, hatch.id].sort());
+    });
+
+    test("keeps the plate of each machine by itself", async () => {
+      const fluid = { id: "f1", machine: BUS, system: "engine", kind: "engine oil" } as Fluid;
+      const before = (await storage.plate(BUS)).fluids;
+      await storage.apply({ command: "keep", records: [put("fluids", fluid)] }, NOW, true);
+      expect((await storage.plate(BUS)).fluids).toEqual([...before, fluid]);
+      const other = (BOOK.machines ?? []).find((machine) => machine.id !== BUS) as Machine;
+      expect((await storage.plate(other.id)).fluids).not.toContainEqual(fluid);
+      const changed = { ...fluid, note: "deep pan" };
+      const records = [{ section: "fluids" as const, id: "f1", before: fluid, after: changed }];
+      await storage.apply({ command: "keep", records }, NOW, true);
+      const kept = (await storage.plate(BUS)).fluids.at(-1);
+      expect(kept).toEqual({ ...changed, revision: { [await storage.copy()]: 1 } });
+      await storage.takeBack(2, NOW);
+      await storage.takeBack(1, NOW);
+      expect(await storage.everything()).toEqual(BOOK);
+    });
+
+    test("performs a command on what belongs to no one machine", async () => {
+      const result = await storage.performShared((shared, { newId }) => {
+        const place = { id: newId() as PlaceId, name: `Shed ${shared.machines.length}` };
+        return success({ command: "keep", records: [put("places", place)] });
+      }, countingSurroundings("place"));
+      expect(result).toMatchObject({ ok: true, value: { seq: 1 } });
+      const name = `Shed ${(BOOK.machines ?? []).length}`;
+      expect((await storage.shared()).places).toContainEqual({ id: "place-1", name });
+      expect((await storage.changesAfter(0))?.[0]?.machines).toEqual([]);
+    });
+
+    test("refuses a reference to what is not there, and to take away what others refer to", async () => {
+      const bus = (BOOK.machines ?? []).find((machine) => machine.id === BUS) as Machine;
+      const shed = { id: "shed" as PlaceId, name: "Shed" };
+      const moved = { ...bus, place: shed.id };
+      const move = { section: "machines" as const, id: BUS, before: bus, after: moved };
+      const nowhere = await storage.apply({ command: "keep", records: [move] }, NOW);
+      expect(nowhere).toMatchObject({ ok: false, issues: [{ code: "still-needed" }] });
+      expect(await storage.everything()).toEqual(BOOK);
+      await storage.apply({ command: "keep", records: [put("places", shed), move] }, NOW);
+      const removal = { section: "places" as const, id: "shed", before: shed, after: null };
+      const removed = await storage.apply({ command: "keep", records: [removal] }, NOW);
+      expect(removed).toMatchObject({ ok: false, issues: [{ code: "still-needed" }] });
+      expect((await storage.shared()).places).toContainEqual(shed);
     });
 
     test("counts what it holds and reads several machines together", async () => {

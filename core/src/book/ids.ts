@@ -24,3 +24,39 @@ export type MeterChangeId = z.infer<typeof meterChangeIdField>;
 /** Identifies an entry of the log within its book. */
 export const entryIdField = nameField.brand<"EntryId">();
 export type EntryId = z.infer<typeof entryIdField>;
+
+/** Identifies a fluid system within its book. */
+export const fluidIdField = nameField.brand<"FluidId">();
+export type FluidId = z.infer<typeof fluidIdField>;
+
+/** Identifies a service point within its book. */
+export const servicePointIdField = nameField.brand<"ServicePointId">();
+export type ServicePointId = z.infer<typeof servicePointIdField>;
+
+/** Identifies a specification of a machine within its book. */
+export const specificationIdField = nameField.brand<"SpecificationId">();
+export type SpecificationId = z.infer<typeof specificationIdField>;
+
+/** Identifies a fitment within its book. */
+export const fitmentIdField = nameField.brand<"FitmentId">();
+export type FitmentId = z.infer<typeof fitmentIdField>;
+
+/** Identifies a part within its book. */
+export const partIdField = nameField.brand<"PartId">();
+export type PartId = z.infer<typeof partIdField>;
+
+/** Identifies a product within its book. */
+export const productIdField = nameField.brand<"ProductId">();
+export type ProductId = z.infer<typeof productIdField>;
+
+/** Identifies a person within its book. */
+export const personIdField = nameField.brand<"PersonId">();
+export type PersonId = z.infer<typeof personIdField>;
+
+/** Identifies a bay within its book. */
+export const bayIdField = nameField.brand<"BayId">();
+export type BayId = z.infer<typeof bayIdField>;
+
+/** Identifies a place within its book. */
+export const placeIdField = nameField.brand<"PlaceId">();
+export type PlaceId = z.infer<typeof placeIdField>;

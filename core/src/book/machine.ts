@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { dateField, nameField, notNegativeField, textField, wholeField } from "./fields.js";
-import { machineIdField, meterIdField } from "./ids.js";
+import { machineIdField, meterIdField, placeIdField } from "./ids.js";
+import { picturesField } from "./picture.js";
 import { revisionField } from "./revisionField.js";
+import { dutySchema, laidUpSchema, neededSchema, stopSchema } from "./service.js";
 
 /** A meter of a machine: what it counts, in which unit, and what is known of its pace. */
 export const meterSchema = z
@@ -43,6 +45,23 @@ export const machineSchema = z.looseObject(
     /** The regime it follows; "handbook" where null. */
     regime: nameField.nullish(),
     meters: z.array(meterSchema, "a list of meters").optional(),
+    /** Vehicle identification number, or the serial number of what has none. */
+    vin: textField.nullish(),
+    serial: textField.nullish(),
+    /** Engine or variant: capacities often differ by it. */
+    variant: textField.nullish(),
+    acquired: dateField.nullish(),
+    /** Where it lives. */
+    place: placeIdField.nullish(),
+    /** Whose quarts and gallons are meant on this machine where the word stands alone. */
+    gallons: z.enum(["us", "imperial"], "us or imperial").nullish(),
+    duty: dutySchema.nullish(),
+    laidUp: z.array(laidUpSchema, "a list of days it is laid up").optional(),
+    needed: z.array(neededSchema, "a list of days it cannot be spared").optional(),
+    /** Times out of service, the last without a release where it still is. */
+    stops: z.array(stopSchema, "a list of times out of service").optional(),
+    pictures: picturesField,
+    note: textField.nullish(),
     revision: revisionField,
   },
   "a machine",

@@ -4,6 +4,7 @@ import { currentRecords } from "./currentRecords.js";
 import type { BookIssue, IssuePath } from "./issue.js";
 import { isMeterLimit } from "./limitKind.js";
 import type { Machine } from "./machine.js";
+import { plateIssues, sharedIssues, stopIssues } from "./plateReferences.js";
 import type { Task } from "./task.js";
 
 const quoted = (id: string): string => JSON.stringify(id);
@@ -29,6 +30,12 @@ class Names {
  * contradictions between records (due rules §1). Issues come in the order of the file's sections.
  */
 export function referenceIssues(book: Book): BookIssue[] {
+  const issues = ownReferenceIssues(book);
+  return issues.length > 0 ? issues : sharedIssues(book);
+}
+
+/** The same for a part of a book that lacks what belongs to no one machine. */
+export function ownReferenceIssues(book: Book): BookIssue[] {
   const names = new Names(book);
   const issues = [...duplicateIds(book), ...machineIssues(book.machines ?? [])];
   if (issues.length > 0) return issues;
@@ -40,6 +47,8 @@ export function referenceIssues(book: Book): BookIssue[] {
     ...DATED_SECTIONS.flatMap((section) => seqIssues(book, section)),
     ...DATED_SECTIONS.flatMap((section) => replacementIssues(book, section)),
     ...changesOnOneDate(book),
+    ...(book.machines ?? []).flatMap(stopIssues),
+    ...plateIssues(book),
   ];
 }
 

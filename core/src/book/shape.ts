@@ -1,31 +1,14 @@
 import { z } from "zod";
-import { bookSchema } from "./book.js";
-import { entrySchema } from "./entry.js";
+import { bookSchema, LIST_WORDS, RECORD_SCHEMAS } from "./book.js";
 import type { BookIssue, IssuePath } from "./issue.js";
-import { machineSchema } from "./machine.js";
-import { meterChangeSchema } from "./meterChange.js";
-import { readingSchema } from "./reading.js";
-import { SECTIONS, type Section } from "./sections.js";
-import { taskSchema } from "./task.js";
-
-const RECORD_SCHEMAS: Readonly<Record<Section, z.ZodType>> = {
-  machines: machineSchema,
-  readings: readingSchema,
-  meterChanges: meterChangeSchema,
-  tasks: taskSchema,
-  entries: entrySchema,
-};
-
-const anyRecords = (words: string): z.ZodType => z.array(z.unknown(), words).optional();
+import { SECTIONS } from "./sections.js";
 
 /** The book with its sections as lists of anything: the records are looked at one by one. */
-const headSchema = bookSchema.extend({
-  machines: anyRecords("a list of machines"),
-  readings: anyRecords("a list of readings"),
-  meterChanges: anyRecords("a list of meter changes"),
-  tasks: anyRecords("a list of tasks"),
-  entries: anyRecords("a list of entries"),
-});
+const headSchema = bookSchema.extend(
+  Object.fromEntries(
+    SECTIONS.map((section) => [section, z.array(z.unknown(), LIST_WORDS[section]).optional()]),
+  ),
+);
 
 /** So many issues say enough of a broken file. */
 const MOST_ISSUES = 100;

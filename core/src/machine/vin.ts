@@ -31,7 +31,7 @@ export function plainVin(text: string): string {
 
 /** The check digit that belongs to 17 characters of a VIN, `0` to `9` or `X`; whatever stands in its place counts nothing. */
 export function checkDigitOf(vin: string): string {
-  const sum = WEIGHTS.reduce(
+  const sum = WEIGHTS.reduce<number>(
     (total, weight, index) => total + weight * (VALUES.get(vin[index] ?? "") ?? 0),
     0,
   );

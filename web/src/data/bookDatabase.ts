@@ -14,6 +14,8 @@ export interface Row<S extends Section = Section> {
   readonly replaces: string;
   /** 1 where the record it replaces is of another machine; absent otherwise, so that the index holds only those. */
   readonly crosses?: 1;
+  /** The shared records it refers to, as `section id`; absent where there are none. */
+  readonly refers?: readonly string[];
   readonly record: RecordOf[S];
 }
 
@@ -32,6 +34,18 @@ export interface BoardRow {
 
 const ROW_KEYS = "id, place, machine";
 const DATED_KEYS = `${ROW_KEYS}, replaces, crosses`;
+const REFERRING_KEYS = `${ROW_KEYS}, *refers`;
+const SECTIONS_SINCE_3 = {
+  fluids: REFERRING_KEYS,
+  servicePoints: ROW_KEYS,
+  specifications: ROW_KEYS,
+  fitments: REFERRING_KEYS,
+  parts: ROW_KEYS,
+  products: ROW_KEYS,
+  people: ROW_KEYS,
+  bays: REFERRING_KEYS,
+  places: ROW_KEYS,
+} as const;
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -40,6 +54,15 @@ export class BookDatabase extends Dexie {
   readonly meterChanges!: Table<Row<"meterChanges">, string>;
   readonly tasks!: Table<Row<"tasks">, string>;
   readonly entries!: Table<Row<"entries">, string>;
+  readonly fluids!: Table<Row<"fluids">, string>;
+  readonly servicePoints!: Table<Row<"servicePoints">, string>;
+  readonly specifications!: Table<Row<"specifications">, string>;
+  readonly fitments!: Table<Row<"fitments">, string>;
+  readonly parts!: Table<Row<"parts">, string>;
+  readonly products!: Table<Row<"products">, string>;
+  readonly people!: Table<Row<"people">, string>;
+  readonly bays!: Table<Row<"bays">, string>;
+  readonly places!: Table<Row<"places">, string>;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
   readonly facts!: EntityTable<Fact, "key">;
@@ -76,6 +99,21 @@ export class BookDatabase extends Dexie {
           .modify((line, at) => {
             at.value = { ...line, machines: [...machinesNamed(line.change)] };
           });
+      });
+    // Plates, parts and people are records now.
+    this.version(3)
+      .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3 })
+      .upgrade(async (transaction) => {
+        const facts = transaction.table<Fact>("facts");
+        const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;
+        const unread = Object.keys(head ?? {}).filter((key) => key in SECTIONS_SINCE_3);
+        if (unread.length === 0) return;
+        // Kept as it stood, under a name that says it was never looked at.
+        const renamed = Object.entries(head ?? {}).map(([key, value]) => [
+          unread.includes(key) ? `${key} (not read)` : key,
+          value,
+        ]);
+        await facts.put({ key: "head", value: Object.fromEntries(renamed) });
       });
   }
 }

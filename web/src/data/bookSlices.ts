@@ -1,10 +1,14 @@
 import {
   DATED_SECTIONS,
+  PLATE_SECTIONS,
+  SHARED_SECTIONS,
   chainFrom,
   type DatedRecord,
   type DatedSection,
   type MachineBook,
   type MachineId,
+  type MachinePlate,
+  type SharedBook,
   type RecordOf,
   type Section,
 } from "@yonderfell/core";
@@ -75,4 +79,33 @@ export async function readMachineBooks(
     }),
   );
   return books.filter((book) => book !== null);
+}
+
+/** Reads the plates of machines within the running transaction. */
+export async function readPlates(
+  database: BookDatabase,
+  ids: readonly MachineId[],
+): Promise<MachinePlate[]> {
+  return Promise.all(
+    ids.map(async (id) => {
+      const sections = await Promise.all(
+        PLATE_SECTIONS.map(async (section) => {
+          const rows = await tableOf(database, section).where("machine").equals(id).sortBy("place");
+          return [section, rows.map((row) => row.record)] as const;
+        }),
+      );
+      return Object.fromEntries(sections) as unknown as MachinePlate;
+    }),
+  );
+}
+
+/** Reads what belongs to no one machine, and the machines, within the running transaction. */
+export async function readShared(database: BookDatabase): Promise<SharedBook> {
+  const sections = await Promise.all(
+    (["machines", ...SHARED_SECTIONS] as const).map(async (section) => {
+      const rows = await tableOf<Section>(database, section).orderBy("place").toArray();
+      return [section, rows.map((row) => row.record)] as const;
+    }),
+  );
+  return Object.fromEntries(sections) as unknown as SharedBook;
 }

@@ -10,9 +10,11 @@ import type {
   Machine,
   MachineBook,
   MachineId,
+  MachinePlate,
   Result,
   Section,
   Settings,
+  SharedBook,
 } from "@yonderfell/core";
 
 /** One line of the journal: a change that was made, in the order it was made. */
@@ -32,6 +34,12 @@ export type Surroundings = Pick<CommandContext, "today" | "newId"> & { readonly 
 /** A command on one machine: a pure function of the core. */
 export type MachineCommand<Issue> = (
   book: MachineBook,
+  context: CommandContext,
+) => CommandResult<Issue>;
+
+/** A command on what belongs to no one machine. */
+export type SharedCommand<Issue> = (
+  shared: SharedBook,
   context: CommandContext,
 ) => CommandResult<Issue>;
 
@@ -103,6 +111,10 @@ export interface BookStorage extends BoardSource {
   /** The settings as the file has them, without defaults. */
   ownSettings(): Promise<Book["settings"]>;
   machineBook(id: MachineId): Promise<MachineBook | null>;
+  /** What belongs in and on a machine; empty where nothing is recorded. */
+  plate(id: MachineId): Promise<MachinePlate>;
+  /** What belongs to no one machine, and the machines. */
+  shared(): Promise<SharedBook>;
   /** How many records each section holds. */
   counts(): Promise<Readonly<Record<Section, number>>>;
   /** What this copy of the book is called in the counts of changes. */
@@ -117,8 +129,13 @@ export interface BookStorage extends BoardSource {
     command: MachineCommand<Issue>,
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>>;
-  /** Makes a change that was made up beforehand, all or nothing: only while everything it changes still stands as it did, and only where the book stays whole. */
-  apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>>;
+  /** The same for a command on what belongs to no one machine. */
+  performShared<Issue>(
+    command: SharedCommand<Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue>>;
+  /** Makes a change that was made up beforehand, all or nothing, counted as changed in this copy where `isNew`: only while everything it changes still stands as it did, and only where the book stays whole. */
+  apply(change: Change, now: string, isNew?: boolean): Promise<Result<Saved, ChangeRefusal>>;
   /** Takes back the change of a journal line, by a change of its own. */
   takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>>;
   draft(key: string): Promise<Draft | null>;

@@ -1,16 +1,21 @@
 import {
+  EMPTY_PLATE,
   SECTIONS,
   success,
   type Book,
   type Change,
+  type CommandContext,
+  type CommandResult,
   type Entry,
   type MachineBook,
   type MachineId,
+  type MachinePlate,
   type Result,
   type Section,
+  type SharedBook,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
-import { readMachineBooks, tableOf } from "./bookSlices.js";
+import { readMachineBooks, readPlates, readShared, tableOf } from "./bookSlices.js";
 import type {
   BookStorage,
   ChangeRefusal,
@@ -19,6 +24,7 @@ import type {
   MachineCommand,
   MachineMissing,
   Saved,
+  SharedCommand,
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
@@ -47,7 +53,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     await database.transaction("rw", database.tables, async () => {
       if ((await database.facts.get("head")) !== undefined) throw new Error("the store has a book");
       for (const section of SECTIONS) {
-        await tableOf(database, section).bulkAdd(rowsOf(sections[section]));
+        await tableOf(database, section).bulkAdd(rowsOf(section, sections[section]));
       }
       await database.facts.bulkPut([
         { key: "head", value: head },
@@ -59,6 +65,19 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   async machineBook(id: MachineId): Promise<MachineBook | null> {
     return (await this.machineBooks([id]))[0] ?? null;
+  }
+
+  async plate(id: MachineId): Promise<MachinePlate> {
+    const { database } = this;
+    const [plate] = await database.transaction("r", this.records(), async () =>
+      readPlates(database, [id]),
+    );
+    return plate ?? EMPTY_PLATE;
+  }
+
+  async shared(): Promise<SharedBook> {
+    const { database } = this;
+    return database.transaction("r", this.records(), async () => readShared(database));
   }
 
   async counts(): Promise<Readonly<Record<Section, number>>> {
@@ -98,29 +117,33 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const { database } = this;
-    const { stamped, writeChange } = await writingCode();
+    const code = await writingCode();
     return database.transaction("rw", this.written(), async () => {
       const [book] = await readMachineBooks(database, [machine]);
       if (book === undefined)
         return { ok: false as const, issues: [{ code: "machine-missing" as const }] };
-      let recordSeq = Number((await database.facts.get("lastRecordSeq"))?.value ?? 0);
-      const nextSeq = (): number => (recordSeq += 1);
-      const { today, newId: idOf, now } = surroundings;
-      const result = command(book, { today, newId: idOf, nextSeq });
-      if (!result.ok) return result;
-      await database.facts.put({ key: "lastRecordSeq", value: recordSeq });
-      const { seq, change } = await writeChange(
-        database,
-        stamped(result.value, await this.copy()),
-        now,
-      );
-      return success({ seq, change });
+      return this.run((context) => command(book, context), surroundings, code);
     });
   }
 
-  async apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
+  async performShared<Issue>(
+    command: SharedCommand<Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue>> {
+    const { database } = this;
     const code = await writingCode();
-    return this.refusable(async () => this.applyNow(change, now, code));
+    return database.transaction("rw", this.written(), async () => {
+      const shared = await readShared(database);
+      return this.run((context) => command(shared, context), surroundings, code);
+    });
+  }
+
+  async apply(change: Change, now: string, isNew = false): Promise<Result<Saved, ChangeRefusal>> {
+    const code = await writingCode();
+    return this.refusable(async () => {
+      const counted = isNew ? code.stamped(change, await this.copy()) : change;
+      return this.applyNow(counted, now, code);
+    });
   }
 
   async takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
@@ -165,6 +188,22 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     return [...this.records(), this.database.journal, this.database.facts];
   }
 
+  /** Runs a command within the running transaction and writes what it answers. */
+  private async run<Issue>(
+    command: (context: CommandContext) => CommandResult<Issue>,
+    { today, newId: idOf, now }: Surroundings,
+    { stamped, writeChange }: WritingCode,
+  ): Promise<Result<Saved, Issue>> {
+    const { facts } = this.database;
+    let recordSeq = Number((await facts.get("lastRecordSeq"))?.value ?? 0);
+    const result = command({ today, newId: idOf, nextSeq: () => (recordSeq += 1) });
+    if (!result.ok) return result;
+    await facts.put({ key: "lastRecordSeq", value: recordSeq });
+    const counted = stamped(result.value, await this.copy());
+    const { seq, change } = await writeChange(this.database, counted, now);
+    return success({ seq, change });
+  }
+
   /** Makes a change within the running transaction; throws {@link Refused} where it may not be. */
   private async applyNow(
     change: Change,
@@ -175,7 +214,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     const elsewhere = await changedElsewhere(database, change);
     if (elsewhere !== null) throw new Refused(elsewhere);
     const saved = await writeChange(database, change, now);
-    const issue = await contradiction(database, saved.machines);
+    const issue = await contradiction(database, change, saved.machines);
     if (issue !== null) throw new Refused({ code: "still-needed", issue });
     return success({ seq: saved.seq, change });
   }

@@ -2,24 +2,32 @@ import {
   applyChange,
   crossingRecords,
   fieldsOf,
+  EMPTY_PLATE,
   machineBookOf,
+  machinePlateOf,
   numbered,
   referenceIssues,
+  RULE_SECTIONS,
   SECTIONS,
   settingsOf,
+  sharedBookOf,
   success,
   supersededIds,
   takenBack,
   type Book,
   type Change,
+  type CommandContext,
+  type CommandResult,
   type DatedRecord,
   type Entry,
   type Machine,
   type MachineBook,
   type MachineId,
+  type MachinePlate,
   type Result,
   type Section,
   type Settings,
+  type SharedBook,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type {
@@ -31,6 +39,7 @@ import type {
   MachineCommand,
   MachineMissing,
   Saved,
+  SharedCommand,
   StoredBoard,
   Surroundings,
   TakeBackRefusal,
@@ -39,6 +48,19 @@ import { machinesNamed } from "./machinesNamed.js";
 import { newId } from "./newId.js";
 import { stamped } from "./stamped.js";
 import { follows } from "./storedBoard.js";
+
+const EMPTY: Book = { format: "yonderfell-book", version: 1 };
+
+/** A book without the sections that are empty and may be absent. */
+function withoutEmpty(book: Book): Book {
+  const kept: readonly string[] = RULE_SECTIONS;
+  const sections: readonly string[] = SECTIONS;
+  const held = Object.entries(book).filter(
+    ([key, value]: [string, unknown]) =>
+      kept.includes(key) || !sections.includes(key) || (value as readonly unknown[]).length > 0,
+  );
+  return Object.fromEntries(held) as unknown as Book;
+}
 
 /** A book in memory, for tests and for looking at a book without storing it. */
 export class MemoryStorage implements BookStorage {
@@ -74,6 +96,14 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve(this.book === null ? null : machineBookOf(this.book, id));
   }
 
+  plate(id: MachineId): Promise<MachinePlate> {
+    return Promise.resolve(this.book === null ? EMPTY_PLATE : machinePlateOf(this.book, id));
+  }
+
+  shared(): Promise<SharedBook> {
+    return Promise.resolve(sharedBookOf(this.book ?? EMPTY));
+  }
+
   async machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]> {
     const books = await Promise.all(ids.map((id) => this.machineBook(id)));
     return books.filter((book) => book !== null);
@@ -101,27 +131,32 @@ export class MemoryStorage implements BookStorage {
   everything(): Promise<Book> {
     return this.book === null
       ? Promise.reject(new Error("the store is empty"))
-      : Promise.resolve(this.book);
+      : Promise.resolve(withoutEmpty(this.book));
   }
 
   perform<Issue>(
     machine: MachineId,
     command: MachineCommand<Issue>,
-    { today, newId, now }: Surroundings,
+    surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const slice = this.book === null ? null : machineBookOf(this.book, machine);
     if (slice === null) {
       return Promise.resolve({ ok: false, issues: [{ code: "machine-missing" }] });
     }
-    let recordSeq = this.recordSeq;
-    const result = command(slice, { today, newId, nextSeq: () => (recordSeq += 1) });
-    if (!result.ok) return Promise.resolve(result);
-    this.recordSeq = recordSeq;
-    return Promise.resolve(success(this.write(stamped(result.value, this.name), now)));
+    return Promise.resolve(this.run((context) => command(slice, context), surroundings));
   }
 
-  apply(change: Change, now: string): Promise<Result<Saved, ChangeRefusal>> {
-    return Promise.resolve(this.applyNow(change, now));
+  async performShared<Issue>(
+    command: SharedCommand<Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue>> {
+    const shared = await this.shared();
+    return this.run((context) => command(shared, context), surroundings);
+  }
+
+  apply(change: Change, now: string, isNew = false): Promise<Result<Saved, ChangeRefusal>> {
+    const counted = isNew ? stamped(change, this.name) : change;
+    return Promise.resolve(this.applyNow(counted, now));
   }
 
   takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
@@ -184,6 +219,17 @@ export class MemoryStorage implements BookStorage {
 
   close(): void {
     this.drafts.clear();
+  }
+
+  private run<Issue>(
+    command: (context: CommandContext) => CommandResult<Issue>,
+    { today, newId, now }: Surroundings,
+  ): Result<Saved, Issue> {
+    let recordSeq = this.recordSeq;
+    const result = command({ today, newId, nextSeq: () => (recordSeq += 1) });
+    if (!result.ok) return result;
+    this.recordSeq = recordSeq;
+    return success(this.write(stamped(result.value, this.name), now));
   }
 
   private find(section: Section, id: string): unknown {

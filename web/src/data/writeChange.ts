@@ -2,8 +2,13 @@ import {
   BOOK_FORMAT,
   BOOK_VERSION,
   fieldsOf,
+  ownReferenceIssues,
+  PLATE_SECTIONS,
   referenceIssues,
+  RULE_SECTIONS,
   SECTIONS,
+  SHARED_SECTIONS,
+  sharedReferences,
   withFieldsSet,
   type Book,
   type BookIssue,
@@ -14,11 +19,11 @@ import {
   type Section,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
-import { headOf, readMachineBooks, tableOf } from "./bookSlices.js";
+import { headOf, readMachineBooks, readPlates, tableOf } from "./bookSlices.js";
 import type { BookDatabase } from "./bookDatabase.js";
 import type { ChangeRefusal, Saved } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
-import { rowOf, textOf } from "./rows.js";
+import { referenceKey, rowOf, textOf } from "./rows.js";
 
 /** So many changes the journal goes back; records never depend on it. */
 const JOURNAL_LENGTH = 5000;
@@ -30,7 +35,10 @@ export async function wholeBook(database: BookDatabase): Promise<Book> {
   const book: Record<string, unknown> = { ...(await headOf(database)) };
   for (const section of SECTIONS) {
     const rows = await tableOf(database, section).orderBy("place").toArray();
-    book[section] = rows.map((row) => row.record);
+    // A book that never had any keeps to the sections it came with.
+    if (rows.length > 0 || (RULE_SECTIONS as readonly Section[]).includes(section)) {
+      book[section] = rows.map((row) => row.record);
+    }
   }
   return { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as unknown as Book;
 }
@@ -58,26 +66,34 @@ export async function changedElsewhere(
 /** The first thing wrong with the book where a change has touched it, null where it is whole. */
 export async function contradiction(
   database: BookDatabase,
+  change: Change,
   machines: readonly MachineId[],
 ): Promise<BookIssue | null> {
   if (machines.length > MANY_MACHINES) {
     return referenceIssues(await wholeBook(database))[0] ?? null;
   }
+  const shared = await sharedContradiction(database, change);
+  if (shared !== null) return shared;
+  if (machines.length === 0) return null;
   const books = await readMachineBooks(database, machines);
-  for (const book of books) {
+  const plates = await readPlates(
+    database,
+    books.map((book) => book.machines[0].id),
+  );
+  for (const [index, book] of books.entries()) {
     const [own] = book.machines;
     const others = [...book.readings, ...book.meterChanges, ...book.entries]
       .map((record) => record.machine)
       .filter((id) => id !== own.id);
     // Records of another machine that crossed with its own are looked at with that one.
     if (others.length > 0) return referenceIssues(await wholeBook(database))[0] ?? null;
-    const part = { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as const;
-    const [issue] = referenceIssues(part);
+    const part = { format: BOOK_FORMAT, version: BOOK_VERSION, ...book, ...plates[index] } as const;
+    const [issue] = ownReferenceIssues(part);
     if (issue !== undefined) return issue;
   }
   const there = new Set<string>(books.map((book) => book.machines[0].id));
   for (const gone of machines.filter((id) => !there.has(id))) {
-    for (const section of SECTIONS) {
+    for (const section of [...RULE_SECTIONS, ...PLATE_SECTIONS]) {
       const left = await tableOf(database, section).where("machine").equals(gone).count();
       const expected = `the machine ${JSON.stringify(gone)}, which has records`;
       if (left > 0) return { code: "reference-to-nothing", path: [section], expected };
@@ -85,6 +101,39 @@ export async function contradiction(
   }
   return null;
 }
+
+/** The first reference of a changed record to a shared one that is not there, or to one that a change takes away; null where there is none. */
+async function sharedContradiction(
+  database: BookDatabase,
+  change: Change,
+): Promise<BookIssue | null> {
+  const missing = (path: BookIssue["path"], section: Section, id: string): BookIssue => ({
+    code: "reference-to-nothing",
+    path,
+    expected: `the id of one of the ${section} (there is no ${JSON.stringify(id)})`,
+  });
+  for (const { section, id, after } of change.records) {
+    const references = after === null ? [] : sharedReferences(section, after);
+    for (const reference of references) {
+      const found = await tableOf(database, reference.section).get(reference.id);
+      if (found === undefined) {
+        return missing([section, id, ...reference.path], reference.section, reference.id);
+      }
+    }
+    if (after !== null || !isShared(section)) continue;
+    for (const referring of ["machines", "fluids", "fitments", "bays"] as const) {
+      const rows = tableOf(database, referring)
+        .where("refers")
+        .equals(referenceKey({ section, id }));
+      const first = await rows.first();
+      if (first !== undefined) return missing([referring, first.id], section, id);
+    }
+  }
+  return null;
+}
+
+const isShared = (section: Section): boolean =>
+  (SHARED_SECTIONS as readonly Section[]).includes(section);
 
 /** Writes a change and its journal line within the running transaction; answers the line's number and the machines it moves. */
 export async function writeChange(
@@ -145,7 +194,12 @@ async function writeSection(
   const machines = new Map(put.map((record) => [idOf(record), textOf(record, "machine")]));
   let place = (await table.orderBy("place").last())?.place ?? -1;
   const rows = put.map((record) =>
-    rowOf(record, stored.get(idOf(record))?.place ?? (place += 1), machineOf(replacedBy(record))),
+    rowOf(
+      section,
+      record,
+      stored.get(idOf(record))?.place ?? (place += 1),
+      machineOf(replacedBy(record)),
+    ),
   );
   if (rows.length > 0) await table.bulkPut(rows);
   const gone = changes.filter(({ after }) => after === null).map(({ id }) => id);

@@ -10,14 +10,29 @@ const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
   entries: ["entry", "entries"],
   readings: ["reading", "readings"],
   meterChanges: ["meter change", "meter changes"],
+  fluids: ["fluid", "fluids"],
+  servicePoints: ["service point", "service points"],
+  specifications: ["specification", "specifications"],
+  fitments: ["fitment", "fitments"],
+  parts: ["part", "parts"],
+  products: ["product", "products"],
+  people: ["person", "people"],
+  bays: ["bay", "bays"],
+  places: ["place", "places"],
 };
-const SECTION_ORDER = ["machines", "tasks", "entries", "readings", "meterChanges"] as const;
+const SECTION_ORDER = Object.keys(NOUNS) as readonly Section[];
+
+/** What one record of a section is called. */
+export function sectionNoun(section: Section): string {
+  return NOUNS[section][0];
+}
 
 /** How many records of each kind, those of none left out: `3 machines, 28 tasks`. */
-export function countsWords(counts: Readonly<Record<Section, number>>): string {
-  const parts = SECTION_ORDER.filter((section) => counts[section] > 0).map((section) =>
-    counted(counts[section], ...NOUNS[section]),
-  );
+export function countsWords(counts: Readonly<Partial<Record<Section, number>>>): string {
+  const parts = SECTION_ORDER.flatMap((section) => {
+    const count = counts[section] ?? 0;
+    return count > 0 ? [counted(count, ...NOUNS[section])] : [];
+  });
   return parts.length === 0 ? "nothing yet" : parts.join(", ");
 }
 

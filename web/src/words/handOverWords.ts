@@ -1,4 +1,5 @@
 import {
+  DATED_SECTIONS,
   dayOf,
   describeIssue,
   differingFields,
@@ -9,16 +10,8 @@ import {
   type Section,
 } from "@yonderfell/core";
 import type { HandOverRefusal } from "../work/exchange.js";
-import { countsWords } from "./bookWords.js";
-import { figure, fullDate } from "./format.js";
-
-const SECTION_WORDS: Readonly<Record<Section, string>> = {
-  machines: "Machine",
-  tasks: "Task",
-  entries: "Entry",
-  readings: "Reading",
-  meterChanges: "Meter change",
-};
+import { countsWords, sectionNoun } from "./bookWords.js";
+import { figure, fullDate, sentence } from "./format.js";
 
 const FIELD_WORDS: ReadonlyMap<string, string> = new Map([
   ["inService", "in service"],
@@ -39,8 +32,8 @@ export function fieldWords(name: string): string {
 
 /** How many records of each kind a list of changes holds. */
 export function changeCounts(changes: readonly RecordChange[]): string {
-  const counts = { machines: 0, tasks: 0, entries: 0, readings: 0, meterChanges: 0 };
-  for (const { section } of changes) counts[section] += 1;
+  const counts: Partial<Record<Section, number>> = {};
+  for (const { section } of changes) counts[section] = (counts[section] ?? 0) + 1;
   return countsWords(counts);
 }
 
@@ -50,9 +43,10 @@ type Names = ReadonlyMap<string, string>;
 export function namesOf(machines: readonly BoardMachine[], plan: MergePlan): Names {
   const names = new Map<string, string>();
   for (const { section, after } of plan.added) {
-    if (after === null || (section !== "machines" && section !== "tasks")) continue;
-    const { id, name, tag } = after as { id: string; name: string; tag?: string };
-    names.set(id, tag === undefined ? name : `${tag} ${name}`);
+    if (after === null) continue;
+    const { id, name, tag } = after as { id: string; name?: string; tag?: string };
+    if (name !== undefined && !isDated(section))
+      names.set(id, tag === undefined ? name : `${tag} ${name}`);
   }
   for (const { machine, tasks } of machines) {
     names.set(machine.id, `${machine.tag} ${machine.name}`);
@@ -61,14 +55,20 @@ export function namesOf(machines: readonly BoardMachine[], plan: MergePlan): Nam
   return names;
 }
 
+const textIn = (fields: Readonly<Record<string, unknown>>, key: string): string =>
+  typeof fields[key] === "string" ? fields[key] : "";
+
+const isDated = (section: Section): boolean =>
+  (DATED_SECTIONS as readonly Section[]).includes(section);
+
 /** A record in a line: what it is, of which machine, of which day. */
 export function recordWords(section: Section, record: object, names: Names): string {
   const fields = record as Readonly<Record<string, unknown>>;
-  const name = section === "machines" || section === "tasks" ? String(fields["name"]) : "";
+  const name = isDated(section) ? "" : textIn(fields, "name") || textIn(fields, "system");
   const machine = typeof fields["machine"] === "string" ? fields["machine"] : "";
   const date = typeof fields["date"] === "string" ? fullDate(dayOf(fields["date"])) : "";
   const on = machine === "" ? "" : `on ${names.get(machine) ?? machine}`;
-  const parts = [SECTION_WORDS[section], name, on].filter((part) => part !== "").join(" ");
+  const parts = [sentence(sectionNoun(section)), name, on].filter((part) => part !== "").join(" ");
   const details = [date, contentWords(fields, names)].filter((part) => part !== "");
   return [parts, ...details].join(", ");
 }
@@ -114,7 +114,7 @@ export function conflictWords(conflict: Conflict, names: Names): string {
     case "changed-apart":
       return `${recordWords(conflict.section, conflict.ours, names)} differs in the two.`;
     case "both-corrected":
-      return `${SECTION_WORDS[conflict.section]} on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was corrected in both. The one you choose stands; the other stays in the history.`;
+      return `${sentence(sectionNoun(conflict.section))} on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was corrected in both. The one you choose stands; the other stays in the history.`;
     case "settled-apart":
       return `Two corrections on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} were settled differently in the two. The one you choose stands; the other stays in the history.`;
     case "both-changed-meter":
