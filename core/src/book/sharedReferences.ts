@@ -34,5 +34,5 @@ export function sharedReferences<S extends Section>(
   section: S,
   record: RecordOf[S],
 ): readonly SharedReference[] {
-  return (REFERS[section])?.(record) ?? NONE;
+  return REFERS[section]?.(record) ?? NONE;
 }

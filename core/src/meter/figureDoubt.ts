@@ -71,7 +71,10 @@ export function dialFigure({ dials }: MeterReckoning, point: Point): number {
 }
 
 /** What the dial in place on `day` is reckoned to have shown, in the meter's unit; null before the first point. */
-export function reckonedDial({ dials, kept, rate }: MeterReckoning, day: DayNumber): number | null {
-  const life = lifeOn(kept, rate.perDay, day);
+export function reckonedDial(
+  { dials, kept, rate, running }: MeterReckoning,
+  day: DayNumber,
+): number | null {
+  const life = lifeOn(kept, rate.perDay, day, running);
   return life === null ? null : life - offsetOn(dials, day);
 }

@@ -6,18 +6,21 @@ import type { MachineRecords } from "../book/machineRecords.js";
 import type { MeterChange } from "../book/meterChange.js";
 import { ownValue } from "../book/ownValue.js";
 import type { Settings } from "../book/settings.js";
-import { dayOf, daysBetween, type DayNumber } from "../calendar/dayNumber.js";
+import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { dialsOf, lifeOfFigure, offsetOn, type Dials } from "./dials.js";
 import { CEILING_PER_DAY, siftPoints } from "./keptPoints.js";
 import { lifeOn } from "./lifeLine.js";
 import { standingPoints, type Point } from "./points.js";
 import { rateOf, type Rate } from "./rate.js";
+import { runningDaysOf, type RunningDays } from "./runningDays.js";
 
 /** What is known of a meter on a date (due rules §§2–3); lives in the meter's unit. */
 export interface MeterReckoning {
   readonly meter: Meter;
   /** The day it is reckoned for. */
   readonly today: DayNumber;
+  /** The days it is expected to run on. */
+  readonly running: RunningDays;
   readonly dials: Dials;
   readonly kept: readonly Point[];
   readonly faults: readonly Point[];
@@ -53,10 +56,12 @@ export function reckonMeters(
   for (const [meter, { changes }] of gathered) dials.set(meter, dialsOf(changes));
   gatherReadings(records, gathered, dials);
   gatherEntries(records.entries, gathered, dials);
+  const running = runningDaysOf(records.machine.laidUp);
   const reckoned = new Map<MeterId, MeterReckoning>();
   for (const meter of records.machine.meters ?? []) {
     const points = gathered.get(meter.id)?.points ?? [];
-    reckoned.set(meter.id, reckonMeter(meter, points, dials.get(meter.id) ?? [], settings, today));
+    const own = dials.get(meter.id) ?? [];
+    reckoned.set(meter.id, reckonMeter(meter, points, own, settings, today, running));
   }
   return reckoned;
 }
@@ -131,6 +136,7 @@ function reckonMeter(
   dials: Dials,
   settings: Settings,
   today: DayNumber,
+  running: RunningDays,
 ): MeterReckoning {
   const stoppedOn = stopInEffect(meter, dials, today);
   const reference = stoppedOn ?? today;
@@ -138,14 +144,15 @@ function reckonMeter(
   const isAllPast = all.every((point) => point.day <= reference);
   const counted = isAllPast ? all : all.filter((point) => point.day <= reference);
   const { kept, faults } = siftPoints(standingPoints(counted), CEILING_PER_DAY[meter.unit]);
-  const rate = rateOf(kept, meter.perDay ?? null, reference);
-  const life = lifeOn(kept, rate.perDay, today);
+  const rate = rateOf(kept, meter.perDay ?? null, reference, running);
+  const life = lifeOn(kept, rate.perDay, today, running);
   const offset = offsetOn(dials, today);
   const lastOn = kept.findLast((point) => !point.estimated)?.day ?? null;
   const staleAfter = meter.staleAfterDays ?? settings.staleAfterDays;
   return {
     meter,
     today,
+    running,
     dials,
     kept,
     faults,
@@ -154,7 +161,7 @@ function reckonMeter(
     dial: life === null ? null : life - offset,
     offset,
     lastOn,
-    stale: lastOn === null || daysBetween(lastOn, today) > staleAfter,
+    stale: lastOn === null || running.between(lastOn, today) > staleAfter,
     stoppedOn,
   };
 }

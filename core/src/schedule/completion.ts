@@ -64,11 +64,12 @@ function ownLife(completion: Completion, reckoning: MeterReckoning): number | nu
   return life;
 }
 
+const lifeThen = (day: DayNumber, { kept, rate, running }: MeterReckoning): number | null =>
+  lifeOn(kept, rate.perDay, day, running);
+
 /** The life of a completion on a meter, in its unit: its own figure, else the life on its date; null where unknown. */
 export function completionLife(completion: Completion, reckoning: MeterReckoning): number | null {
-  return (
-    ownLife(completion, reckoning) ?? lifeOn(reckoning.kept, reckoning.rate.perDay, completion.day)
-  );
+  return ownLife(completion, reckoning) ?? lifeThen(completion.day, reckoning);
 }
 
 /** What to tell of a completion by its date alone. */
@@ -83,7 +84,7 @@ export function completionFact(completion: Completion, reckoning: MeterReckoning
   const { dials } = reckoning;
   const { record, day } = completion;
   const own = ownLife(completion, reckoning);
-  const life = own ?? lifeOn(reckoning.kept, reckoning.rate.perDay, day);
+  const life = own ?? lifeThen(day, reckoning);
   const entry = record.id;
   const assumed = record.assumed === true;
   const worked = own === null;
