@@ -79,3 +79,8 @@ export * from "./fluid/capacity.js";
 export * from "./fluid/covers.js";
 export * from "./machine/fitted.js";
 export * from "./machine/plateFindings.js";
+export * from "./book/keepRecord.js";
+export * from "./book/known.js";
+export * from "./machine/addMachine.js";
+export * from "./machine/outOfService.js";
+export * from "./meter/changeMeter.js";

@@ -2,7 +2,7 @@ import type { z } from "zod";
 import type { Book } from "./book.js";
 import { numberField } from "./fields.js";
 import type { BookIssue, IssuePath } from "./issue.js";
-import { issuesOf } from "./shape.js";
+import { issuesOf } from "./issuesOf.js";
 import { limitsSchema } from "./task.js";
 
 const KEY = "__proto__";

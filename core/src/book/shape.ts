@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { bookSchema, LIST_WORDS, RECORD_SCHEMAS } from "./book.js";
-import type { BookIssue, IssuePath } from "./issue.js";
+import type { BookIssue } from "./issue.js";
+import { issuesOf } from "./issuesOf.js";
 import { SECTIONS } from "./sections.js";
 
 /** The book with its sections as lists of anything: the records are looked at one by one. */
@@ -12,17 +13,6 @@ const headSchema = bookSchema.extend(
 
 /** So many issues say enough of a broken file. */
 const MOST_ISSUES = 100;
-
-/** What a schema finds wrong with a value that stands at `path`. */
-export function issuesOf(schema: z.ZodType, value: unknown, path: IssuePath): BookIssue[] {
-  const result = schema.safeParse(value);
-  if (result.success) return [];
-  return result.error.issues.map((issue) => ({
-    code: "wrong-shape",
-    path: [...path, ...issue.path.map((step) => (typeof step === "symbol" ? String(step) : step))],
-    expected: issue.message,
-  }));
-}
 
 /**
  * What is wrong with the shape of a book, record by record, so that a large broken file is not

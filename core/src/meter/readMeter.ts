@@ -23,6 +23,7 @@ export function readMeter(
     date: formatDay(input.day),
     value: input.value,
     ...(settled.value.isConfirmed ? { confirmed: true } : {}),
+    ...(input.isEstimated === true ? { estimated: true } : {}),
   };
   const records = [...settled.value.records, put("readings", reading)];
   return success({ command: "read-meter", records });

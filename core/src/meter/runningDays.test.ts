@@ -6,7 +6,6 @@ import {
   formatDay,
   reckonBook,
   runningDaysOf,
-  type DayNumber,
   type LaidUp,
   type TaskReckoning,
   type MeterReckoning,
@@ -87,7 +86,7 @@ function reckon(laidUp: readonly LaidUp[], lastRead = TODAY): MeterReckoning & T
 
 const likely = (reckoned: TaskReckoning): string => {
   const day = reckoned.limits[0]?.forecast?.likely;
-  return day === undefined ? "none" : formatDay(day as DayNumber);
+  return day === undefined ? "none" : formatDay(day);
 };
 
 test("a forecast passes over the days it will be laid up", () => {

@@ -32,6 +32,8 @@ export interface DialFigureInput {
   readonly day: DayNumber;
   readonly value: number;
   readonly answer: FigureAnswer | null;
+  /** Not read from the dial but reckoned or guessed. */
+  readonly isEstimated?: boolean;
 }
 
 /** What stands in the way of a figure. */
