@@ -10,7 +10,7 @@ beforeAll(async () => {
 });
 
 const SCREENS: readonly (readonly [string, string, string])[] = [
-  ["Ahead", "ahead", "Two are overdue"],
+  ["Ahead", "ahead", "are overdue"],
   ["Yard", "yard", "Flail mower"],
   ["a machine", "yard/m-bus", "History"],
   ["log work", "log/m-bus?task=t-bus-oil", "Save in the log"],

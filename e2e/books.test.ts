@@ -5,6 +5,7 @@ import { giveFile, logNote, press } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
+
 const TODAY = dayOf("2026-11-23");
 
 async function books(): Promise<string[]> {
@@ -44,7 +45,9 @@ test("a file is looked through first: what it holds, its faults; kept, it is a b
   );
   await waitForWords(page, "is a sound book");
   const words = await wordsOf(page, "main");
-  expect(words).toContain("It holds 3 machines, 28 tasks, 57 entries, 313 readings");
+  expect(words).toContain(
+    `It holds 15 machines, ${book.tasks?.length} tasks, ${book.entries?.length} entries`,
+  );
   expect(words).toContain("cannot be true beside the others");
   expect(words).toContain("07 Library bus, odometer: 900 000 km");
   expect(await books()).toEqual(["Home garageopen here"]);
@@ -107,15 +110,17 @@ test("a book is deleted only when its name is typed, an export is offered first,
 
 test("the demonstration is a book of its own and is made anew without touching the others", async () => {
   const { page, address } = app();
+  const today = dayOf(new Date().toISOString().slice(0, 10));
+  const entries = demonstrationBook(today).entries?.length ?? 0;
   await openDemonstration(app());
   await logNote(page, address, "m-bus", "Changed for a while");
   await page.goto(`${address}books`);
-  await waitForWords(page, "58 entries");
+  await waitForWords(page, `${entries + 1} entries`);
   await Promise.all([page.waitForNavigation(), press(page, "Make it anew: Skarrow Vale")]);
   await page.waitForSelector("[data-strip]");
   await page.goto(`${address}books`);
   await waitForWords(page, "Skarrow Vale");
-  await waitForWords(page, "57 entries");
+  await waitForWords(page, `${entries} entries`);
   expect((await books()).sort()).toEqual(["Home garage", "Skarrow Valeopen here", "Upper vale"]);
 });
 

@@ -1,4 +1,15 @@
-import { dayOf, formatDay, readBookData, reckonBook, addDays } from "@yonderfell/core";
+import {
+  addDays,
+  currentStop,
+  dayOf,
+  formatDay,
+  machinePlateOf,
+  plateFindings,
+  readBookData,
+  reckonBook,
+  sharedBookOf,
+  vinDoubt,
+} from "@yonderfell/core";
 import { demonstrationBook } from "./index.js";
 
 const TODAY = dayOf("2026-11-23");
@@ -19,16 +30,62 @@ test.each([0, 29, 97, 188, 265, 460])("the book of day + %i is valid and looks a
   );
 });
 
-test("every machine has nearly three years of records and none is dated after the day", () => {
+test("every machine has records since it came, of nearly three years at the most, and none is dated after the day", () => {
   const book = demonstrationBook(TODAY);
   for (const machine of book.machines ?? []) {
     const dates = [...(book.readings ?? []), ...(book.entries ?? [])]
       .filter((record) => record.machine === machine.id)
       .map((record) => record.date)
       .sort();
-    expect(dates[0]! < formatDay(addDays(TODAY, -1000))).toBe(true);
+    const came = machine.acquired ?? machine.inService ?? "";
+    const since = came > formatDay(addDays(TODAY, -1095)) ? came : formatDay(addDays(TODAY, -1095));
+    expect(dates[0]! >= since).toBe(true);
+    expect(dates[0]! < formatDay(addDays(dayOf(since), 200))).toBe(true);
     expect(dates.at(-1)! <= formatDay(TODAY)).toBe(true);
   }
+});
+
+test("fifteen machines of unlike kinds, with plates, parts, a replaced odometer, a dead hour meter, lay-ups, and one out of service", () => {
+  const book = demonstrationBook(TODAY);
+  const machines = book.machines ?? [];
+  expect(machines).toHaveLength(15);
+  expect(new Set(machines.map((machine) => machine.kind)).size).toBeGreaterThan(10);
+  expect(machines.filter((machine) => (machine.laidUp ?? []).length > 0)).toHaveLength(3);
+  expect(machines.filter((machine) => currentStop(machine) !== null).map((one) => one.tag)).toEqual(
+    ["25"],
+  );
+  const meters = reckonBook(book, TODAY).flatMap((machine) => machine.meters);
+  expect(meters.filter((meter) => meter.stoppedOn !== null)).toHaveLength(1);
+  expect(book.meterChanges).toHaveLength(1);
+});
+
+test("plates hold what a mechanic should see: a weak battery, a wrong wiper and tyre, oils that do not cover, sources that disagree", () => {
+  const book = demonstrationBook(TODAY);
+  const shared = sharedBookOf(book);
+  const found = (book.machines ?? []).flatMap((machine) =>
+    plateFindings(machine, machinePlateOf(book, machine.id), shared).map(
+      (one) => `${machine.tag} ${one.code}`,
+    ),
+  );
+  expect(found).toEqual(
+    expect.arrayContaining([
+      "07 mismatch",
+      "03 mismatch",
+      "18 mismatch",
+      "H1 mismatch",
+      "12 product-does-not-cover",
+      "33 product-does-not-cover",
+      "18 product-does-not-cover",
+      "25 capacities-disagree",
+      "15 capacities-disagree",
+    ]),
+  );
+});
+
+test("every vehicle identification number has its check digit", () => {
+  const numbers = (demonstrationBook(TODAY).machines ?? []).flatMap((machine) => machine.vin ?? []);
+  expect(numbers.length).toBeGreaterThan(5);
+  expect(numbers.map(vinDoubt)).toEqual(numbers.map(() => null));
 });
 
 test("the mistyped reading of the hatchback is found as its one fault", () => {

@@ -3,6 +3,7 @@ import {
   BOOK_FORMAT,
   BOOK_VERSION,
   formatDay,
+  partsFromDay,
   type Book,
   type DayNumber,
   type Entry,
@@ -11,6 +12,7 @@ import {
   type Reading,
   type Task,
 } from "@yonderfell/core";
+import { BAYS, PARTS, PEOPLE, PLACES, PRODUCTS } from "./catalogue.js";
 import { MACHINES } from "./machines/index.js";
 import { between, seededRandom, type Random } from "./random.js";
 import { HISTORY_DAYS, runMeter } from "./running.js";
@@ -50,23 +52,71 @@ export function demonstrationBook(today: DayNumber): Book {
     format: BOOK_FORMAT,
     version: BOOK_VERSION,
     name: DEMONSTRATION_NAME,
-    settings: { dueWithinDays: 7, leadDays: 30, staleAfterDays: 45 },
+    settings: { dueWithinDays: 7, leadDays: 30, staleAfterDays: 45, currency: "cr" },
     machines: MACHINES.map((machine) => machineOf(machine, today)),
     ...numbered,
     tasks: MACHINES.flatMap(tasksOf),
+    ...plates(),
+    parts: PARTS,
+    products: PRODUCTS,
+    people: PEOPLE,
+    bays: BAYS,
+    places: PLACES,
   };
 }
 
 function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
   const { id, tag, name, kind, description, history, regime } = machine;
   const inService = formatDay(addDays(today, -machine.inServiceDaysAgo));
-  const meters = machine.meters.map(({ id: meter, name: called, unit }) => ({
+  const meters = machine.meters.map(({ id: meter, name: called, unit, stoppedDaysAgo }) => ({
     id: meter,
     name: called,
     measure: unit === "h" ? "hours" : "distance",
     unit,
+    ...(stoppedDaysAgo === undefined
+      ? {}
+      : { stoppedOn: formatDay(addDays(today, -stoppedDaysAgo)) }),
   }));
-  return { id, tag, name, kind, description, inService, history, regime, meters } as Machine;
+  const facts = { id, tag, name, kind, description, inService, history, regime, meters };
+  const { acquiredDaysAgo, stop } = machine;
+  return {
+    ...facts,
+    ...machine.facts,
+    ...(acquiredDaysAgo === undefined
+      ? {}
+      : { acquired: formatDay(addDays(today, -acquiredDaysAgo)) }),
+    ...(stop === undefined
+      ? {}
+      : {
+          stops: [
+            {
+              id: `${id}-stop`,
+              since: formatDay(addDays(today, -stop.daysAgo)),
+              reason: stop.reason,
+              by: stop.by,
+            },
+          ],
+        }),
+  } as Machine;
+}
+
+/** What belongs in and on each machine. */
+function plates(): Pick<Book, "fluids" | "servicePoints" | "specifications" | "fitments"> {
+  const ofMachine = <T extends object>(
+    { id: machine }: ScenarioMachine,
+    records: readonly T[] = [],
+  ): (T & { readonly machine: string })[] => records.map((record) => ({ ...record, machine }));
+  return {
+    fluids: MACHINES.flatMap((one) => ofMachine(one, one.fluids)),
+    servicePoints: MACHINES.flatMap((one) => ofMachine(one, one.points)),
+    specifications: MACHINES.flatMap((one) => ofMachine(one, one.specifications)),
+    fitments: MACHINES.flatMap((one) =>
+      ofMachine(one, one.fitments).map((fitment, at) => ({
+        id: `${one.id}-fit-${at + 1}`,
+        ...fitment,
+      })),
+    ),
+  } as unknown as Pick<Book, "fluids" | "servicePoints" | "specifications" | "fitments">;
 }
 
 function tasksOf(machine: ScenarioMachine): Task[] {
@@ -75,12 +125,17 @@ function tasksOf(machine: ScenarioMachine): Task[] {
   });
 }
 
+/** Since how many days ago anybody here has known the machine. */
+function knownSince({ inServiceDaysAgo, acquiredDaysAgo }: ScenarioMachine): number {
+  return Math.min(inServiceDaysAgo, acquiredDaysAgo ?? inServiceDaysAgo);
+}
+
 function trailOf(machine: ScenarioMachine, today: DayNumber, random: Random): Trail {
   const trail: Trail = { readings: [], meterChanges: [], entries: [] };
   const dials: Dials = new Map();
   const runs: Runs = new Map();
   for (const meter of machine.meters) {
-    const figures = runMeter(meter, today, random);
+    const figures = runMeter(meter, knownSince(machine), today, random);
     const dial = dialOf(meter, figures);
     dials.set(meter.id, dial);
     runs.set(meter.id, figures);
@@ -93,7 +148,9 @@ function trailOf(machine: ScenarioMachine, today: DayNumber, random: Random): Tr
 
 /** What the dial in place shows at the end of the day `ago` days before. */
 function dialOf(meter: ScenarioMeter, figures: readonly number[]): (ago: number) => number {
-  const at = (ago: number): number => figures[HISTORY_DAYS - ago] ?? meter.startsAt;
+  const stopped = meter.stoppedDaysAgo ?? 0;
+  const at = (ago: number): number =>
+    figures[HISTORY_DAYS - Math.max(ago, stopped)] ?? meter.startsAt;
   const replaced = meter.replacedDaysAgo;
   const start = replaced === undefined ? 0 : at(replaced);
   const scale = 10 ** meter.decimals;
@@ -113,11 +170,12 @@ function readingsOf(
   const readings: Unnumbered<Reading>[] = [];
   const [shortest, longest] = meter.readEvery;
   const step = (): number => Math.round(between(random, shortest, longest));
+  const first = Math.min(HISTORY_DAYS, knownSince(machine));
   const days: number[] = [];
-  for (let ago = HISTORY_DAYS - step(); ago > 1; ago -= step()) days.push(ago);
+  for (let ago = first - step(); ago > 1; ago -= step()) days.push(ago);
   if (meter.mistypedDaysAgo !== undefined) days.push(meter.mistypedDaysAgo);
   for (const ago of days) {
-    if (ago === meter.replacedDaysAgo) continue;
+    if (ago === meter.replacedDaysAgo || !isInUse(meter, addDays(today, -ago))) continue;
     const value = ago === meter.mistypedDaysAgo ? transposed(dial(ago)) : dial(ago);
     readings.push({
       id: `r-${machine.tag.toLowerCase()}-${meter.id}-${ago}`,
@@ -128,6 +186,11 @@ function readingsOf(
     } as Reading);
   }
   return readings;
+}
+
+/** Whether a meter runs in the month of a day: nobody reads what stands in the barn. */
+function isInUse({ running }: ScenarioMeter, day: DayNumber): boolean {
+  return (running.perDayByMonth[partsFromDay(day).month - 1] ?? 0) > 0;
 }
 
 /** A figure with its second and third digits the wrong way round, as tired people type it, and always a different one. */

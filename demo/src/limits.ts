@@ -15,3 +15,8 @@ export function every(meter: MeterId, amount: number, more: Partial<MeterLimit> 
 export function months(count: number, more: Partial<CalendarLimit> = {}): CalendarLimit {
   return { months: count, ...more };
 }
+
+/** A calendar limit: every so many days. */
+export function days(count: number, more: Partial<CalendarLimit> = {}): CalendarLimit {
+  return { days: count, ...more };
+}

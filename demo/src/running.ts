@@ -10,8 +10,13 @@ function weekday(day: DayNumber): number {
   return ((((day + 3) % 7) + 7) % 7) + 1;
 }
 
-/** The figure the dial would show at the end of each day of the history, as if never replaced; oldest first, today last. */
-export function runMeter(meter: ScenarioMeter, today: DayNumber, random: Random): number[] {
+/** The figure the dial would show at the end of each day of the history, as if never replaced; oldest first, today last. It runs since so many days ago. */
+export function runMeter(
+  meter: ScenarioMeter,
+  since: number,
+  today: DayNumber,
+  random: Random,
+): number[] {
   const figures: number[] = [];
   let figure = meter.startsAt;
   for (let ago = HISTORY_DAYS; ago >= 0; ago -= 1) {
@@ -19,7 +24,7 @@ export function runMeter(meter: ScenarioMeter, today: DayNumber, random: Random)
     const most = meter.running.perDayByMonth[partsFromDay(day).month - 1] ?? 0;
     const works = meter.running.weekdays.includes(weekday(day));
     const share = between(random, 0.35, 1);
-    if (works) figure += most * share;
+    if (works && ago < since) figure += most * share;
     figures.push(figure);
   }
   return figures;

@@ -1,4 +1,5 @@
-import type { Limit } from "@yonderfell/core";
+import type { Fitment, Known, Limit, Machine } from "@yonderfell/core";
+import type { ScenarioFluid, ScenarioPoint, ScenarioSpecification } from "./plate.js";
 
 /** How a machine runs: most units on a working day by month (January first), and the days of the week it works (Monday 1). */
 export interface Running {
@@ -18,6 +19,8 @@ export interface ScenarioMeter {
   readonly readEvery: readonly [number, number];
   /** Days ago the meter was replaced by one that started at 0. */
   readonly replacedDaysAgo?: number;
+  /** Days ago its dial stood still. */
+  readonly stoppedDaysAgo?: number;
   /** Days ago of a reading with two digits typed the wrong way round. */
   readonly mistypedDaysAgo?: number;
 }
@@ -59,4 +62,31 @@ export interface ScenarioMachine {
   readonly meters: readonly ScenarioMeter[];
   readonly tasks: readonly ScenarioTask[];
   readonly notes: readonly ScenarioNote[];
+  /** What else is known of it, but for dates. */
+  readonly facts?: Partial<Omit<Known<Machine>, "id" | "tag" | "name" | "kind" | "meters">>;
+  readonly acquiredDaysAgo?: number;
+  /** Out of service since so many days ago. */
+  readonly stop?: { readonly daysAgo: number; readonly reason: string; readonly by: string };
+  readonly fluids?: readonly ScenarioFluid[];
+  readonly points?: readonly ScenarioPoint[];
+  readonly specifications?: readonly ScenarioSpecification[];
+  readonly fitments?: readonly ScenarioFitment[];
+}
+
+/** A part as a machine of the scenario takes it. */
+export type ScenarioFitment = Omit<Partial<Known<Fitment>>, "part" | "tasks"> & {
+  readonly part: string;
+  readonly tasks?: readonly string[];
+};
+
+/** Runs every working day alike, so many units, in the months given (January 1; all where none are). */
+export function steadily(
+  most: number,
+  inMonths: readonly number[] = [],
+  weekdays = [1, 2, 3, 4, 5],
+): Running {
+  const perDayByMonth = Array.from({ length: 12 }, (_, index) =>
+    inMonths.length === 0 || inMonths.includes(index + 1) ? most : 0,
+  );
+  return { perDayByMonth, weekdays };
 }

@@ -21,8 +21,14 @@ export function plainCode(code: string): string {
     .replace(/^((?:S|C|F)[A-Z]) ?-? ?(\d)/, "$1-$2");
 }
 
+/** Wet-clutch oils: both of the later classes lie within the first. */
+const WET_CLUTCH = [
+  ["JASO MA2", "JASO MA"],
+  ["JASO MA1", "JASO MA"],
+] as const;
+
 const coveredBy = new Map<string, ReadonlySet<string>>();
-for (const chain of [PETROL, DIESEL, FUEL_SAVING]) {
+for (const chain of [PETROL, DIESEL, FUEL_SAVING, ...WET_CLUTCH]) {
   chain.forEach((code, index) => coveredBy.set(code, new Set(chain.slice(index))));
 }
 

@@ -26,7 +26,9 @@ test.each([
   ["A3/B4", "A3/B4", true],
   ["A3/B4", "A3", false],
   ["HV-204.1", "hv–204.1", true],
-  ["JASO MA2", "JASO MA", false],
+  ["JASO MA2", "JASO MA", true],
+  ["JASO MA", "JASO MA2", false],
+  ["JASO MA1", "JASO MA2", false],
 ])("a claim of %s covers %s: %s", (claimed, required, covers) => {
   expect(coversCode(claimed, required)).toBe(covers);
 });

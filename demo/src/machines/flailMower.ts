@@ -1,4 +1,6 @@
+import type { PlaceId, ProductId } from "@yonderfell/core";
 import { every, HRS, months } from "../limits.js";
+import { fluid, measured, point, q, said } from "../plate.js";
 import type { ScenarioMachine } from "../scenario.js";
 
 /** The flail mower: hours, seasons and hard use. */
@@ -84,5 +86,95 @@ export const flailMower: ScenarioMachine = {
   notes: [
     { daysAgo: 709, text: "Powder shaken loose, weighed: 2.0 kg." },
     { daysAgo: 340, text: "Gauge in the green, hose sound, pin sealed." },
+  ],
+  facts: {
+    serial: "BV160-00412",
+    variant: "2.2 L diesel, hydrostatic, turbo",
+    place: "pl-shed" as PlaceId,
+    duty: { coldestStart: q(-8, "degC"), hottestDay: q(30, "degC"), dust: true },
+  },
+  fluids: [
+    fluid(
+      "f-mow-oil",
+      "engine",
+      "engine oil",
+      [
+        ["handbook", "with filter", 7.6, "L"],
+        ["engine label", "with filter", 8, "us-qt"],
+      ],
+      {
+        codes: ["CI-4"],
+        grades: [{ grade: "15W-40", from: -15 }],
+        product: "p-fell-15w40" as ProductId,
+      },
+    ),
+    fluid(
+      "f-mow-hyd",
+      "hydraulics",
+      "hydraulic oil",
+      [
+        ["handbook", "drain and fill", 32, "L"],
+        ["handbook", "dry", 41, "L"],
+      ],
+      {
+        codes: ["HLP 46"],
+        product: "p-hyd-46" as ProductId,
+      },
+    ),
+    fluid("f-mow-cool", "cooling system", "coolant", [["handbook", "dry", 8.2, "L"]], {
+      coolantFamily: "conventional",
+      product: "p-cool-oat" as ProductId,
+      note: "topped up with what was on the shelf in June",
+    }),
+    fluid("f-mow-rotor", "rotor gearbox", "gear oil", [["handbook", "drain and fill", 0.9, "L"]], {
+      codes: ["GL-5"],
+      grades: [{ grade: "80W-90" }],
+    }),
+  ],
+  points: [
+    point("sp-mow-drain", "drain", "Sump plug", {
+      of: "f-mow-oil",
+      tool: "19 mm spanner",
+      torque: q(35, "Nm"),
+      torqueUse: "plug",
+      seal: "aluminium washer 14 mm",
+    }),
+    point("sp-mow-grease", "grease", "Grease points", {
+      count: 14,
+      where: "rotor bearings 2, roller 2, linkage 8, castor 2",
+      tool: "grease gun",
+    }),
+    point("sp-mow-hyd", "check", "Hydraulic sight glass", {
+      of: "f-mow-hyd",
+      where: "left of the seat",
+      note: "implement lowered",
+    }),
+  ],
+  specifications: [
+    said("s-mow-oilf", "filter", "Oil filter", "T 58-102", "CF-118"),
+    measured(
+      "s-mow-belt",
+      "free play",
+      "Rotor belts, deflection at mid-span",
+      [q(8, "mm"), q(12, "mm")],
+      q(15, "mm"),
+      { note: "with 50 N, engine off and cooled" },
+    ),
+    said("s-mow-flail", "other", "Flails", "BV 160-12", "BV 160-12"),
+    measured("s-mow-bat", "battery", "Battery, capacity", [q(95, "Ah"), null], q(95, "Ah")),
+  ],
+  fitments: [
+    { part: "pt-tol-oilf", perService: 1, tasks: ["t-mower-oil"] },
+    { part: "pt-washer-14", position: "sump plug", perService: 1, tasks: ["t-mower-oil"] },
+    { part: "pt-tol-air", perService: 1, tasks: ["t-mower-air"] },
+    { part: "pt-tol-hyd", perService: 1, tasks: ["t-mower-hydraulic"] },
+    { part: "pt-rotor-belt", perService: 1, tasks: ["t-mower-belt"] },
+    {
+      part: "pt-flail",
+      position: "rotor",
+      perService: 24,
+      tasks: ["t-mower-flails"],
+      note: "always in opposite pairs",
+    },
   ],
 };

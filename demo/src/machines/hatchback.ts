@@ -1,4 +1,7 @@
+import type { PlaceId, ProductId } from "@yonderfell/core";
+import { vinOf } from "../vin.js";
 import { every, months, ODO } from "../limits.js";
+import { fluid, measured, point, q, said } from "../plate.js";
 import type { ScenarioMachine } from "../scenario.js";
 
 /** A mechanic's own car, bought with a part of its papers. */
@@ -99,5 +102,79 @@ export const hatchback: ScenarioMachine = {
   notes: [
     { daysAgo: 342, text: "3.6 L with filter. Pads were 2.5 mm on the inner faces." },
     { daysAgo: 612, text: "Tester showed 2.4 % before, 0.3 % after." },
+  ],
+  facts: {
+    vin: vinOf("0YFCP14K", "H1142093"),
+    variant: "1.4 petrol, five-speed",
+    place: "pl-home" as PlaceId,
+    duty: { coldestStart: q(-12, "degC"), shortTrips: true },
+  },
+  acquiredDaysAgo: 1530,
+  fluids: [
+    fluid(
+      "f-hat-oil",
+      "engine",
+      "engine oil",
+      [
+        ["handbook", "with filter", 3.8, "L"],
+        ["own experience", "with filter", 3.7, "L"],
+        ["handbook", "without filter", 3.5, "L"],
+      ],
+      {
+        codes: ["A5/B5"],
+        grades: [{ grade: "5W-30" }],
+        product: "p-tarn-5w30" as ProductId,
+      },
+    ),
+    fluid("f-hat-cool", "cooling system", "coolant", [["handbook", "dry", 5.6, "L"]], {
+      coolantFamily: "organic acid",
+      product: "p-cool-oat" as ProductId,
+    }),
+    fluid("f-hat-box", "gearbox", "gear oil", [["handbook", "drain and fill", 2, "L"]], {
+      codes: ["GL-4"],
+      note: "the handbook says for life",
+    }),
+    fluid("f-hat-brake", "brakes", "brake fluid", [["handbook", "dry", 0.6, "L"]], {
+      brakeType: "4",
+      codes: ["DOT 4"],
+      product: "p-brake-4" as ProductId,
+    }),
+  ],
+  points: [
+    point("sp-hat-drain", "drain", "Sump plug", {
+      of: "f-hat-oil",
+      tool: "13 mm spanner",
+      torque: q(25, "Nm"),
+      torqueUse: "plug",
+      seal: "aluminium washer 14 mm",
+    }),
+    point("sp-hat-box", "fill", "Gearbox fill and level plug", {
+      of: "f-hat-box",
+      where: "facing the wheel, left",
+      tool: "8 mm square",
+    }),
+  ],
+  specifications: [
+    measured(
+      "s-hat-bat",
+      "battery",
+      "Battery, cold-cranking current",
+      [q(420, "A"), null],
+      q(330, "A"),
+      { note: "came with it when it was bought" },
+    ),
+    said("s-hat-tyre", "tyre", "All wheels", "175/65 R14 82T", "175/65 R14 82T"),
+    measured("s-hat-pressure", "pressure", "Tyres, cold", [q(2.2, "bar"), q(2.4, "bar")], null, {
+      source: "door label",
+    }),
+    measured("s-hat-plug", "gap", "Spark plugs, gap", [q(0.8, "mm"), q(0.9, "mm")], null),
+    said("s-hat-oilf", "filter", "Oil filter", "P 14-01", "P 14-01"),
+    said("s-hat-lamp", "bulb", "Headlamp", "H4", "H4"),
+  ],
+  fitments: [
+    { part: "pt-cor-oilf", perService: 1, tasks: ["t-hatch-oil"] },
+    { part: "pt-washer-14", position: "sump plug", perService: 1, tasks: ["t-hatch-oil"] },
+    { part: "pt-cor-air", perService: 1, tasks: ["t-hatch-air"] },
+    { part: "pt-cor-plug", perService: 4, tasks: ["t-hatch-plugs"] },
   ],
 };

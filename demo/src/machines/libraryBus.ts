@@ -1,4 +1,8 @@
+import type { PlaceId } from "@yonderfell/core";
+import { vinOf } from "../vin.js";
 import { every, HRS, months, ODO } from "../limits.js";
+import { q } from "../plate.js";
+import { libraryBusPlate } from "./libraryBusPlate.js";
 import type { ScenarioMachine } from "../scenario.js";
 
 /** The library bus: an odometer replaced last winter, a ramp lift with hours of its own. */
@@ -118,4 +122,17 @@ export const libraryBus: ScenarioMachine = {
     { daysAgo: 306, text: "Water in the trap again. Tank vent cleaned." },
     { daysAgo: 372, text: "Nearside rear handbrake cable stiff, freed and greased." },
   ],
+  facts: {
+    vin: vinOf("0YFDR45B", "L0077120"),
+    variant: "4.5 L diesel, six-speed, without bypass filter",
+    place: "pl-shed" as PlaceId,
+    duty: {
+      coldestStart: q(-16, "degC"),
+      hottestDay: q(29, "degC"),
+      shortTrips: true,
+      idling: true,
+    },
+    needed: [{ weekdays: [2, 4], reason: "upper valley round" }],
+  },
+  ...libraryBusPlate,
 };

@@ -14,10 +14,12 @@ const summaryOf = (book: Book): ReturnType<typeof summarise> =>
 
 test("the whole yard: how much presses, where to begin and why, what comes after", () => {
   const summary = summaryOf(BOOK);
-  expect(summary.counts).toBe("Two are overdue, six are due.");
+  expect(summary.counts).toBe("Four are overdue, nine are due.");
   expect(summary.first?.task.task.name).toBe("Brake fluid");
   expect(summary.reason).toBe("5 weeks over".replace(" ", "\u00a0"));
-  expect(plain(summary.next)).toBe("After these: engine oil and filter on 12, about 3 Dec.");
+  expect(plain(summary.next)).toBe(
+    "After these: safety gates and stop lines, before the season on 33, about 1 Dec.",
+  );
 });
 
 test.each([
