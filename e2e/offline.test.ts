@@ -53,7 +53,7 @@ test("after the first load all of it works without the server: places, search, s
     ["yard", "Flail mower"],
     ["yard/m-bus", "Logged far from any mast"],
     ["ledger", "The log"],
-    ["books", "58 entries"],
+    ["books", "1 change made here"],
     ["hand-over", "Choose the other book's file"],
     ["preferences", "Windows of"],
   ] as const) {

@@ -84,3 +84,4 @@ export * from "./book/known.js";
 export * from "./machine/addMachine.js";
 export * from "./machine/outOfService.js";
 export * from "./meter/changeMeter.js";
+export * from "./quantity/preferredUnit.js";

@@ -296,6 +296,7 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect(result).toMatchObject({ ok: true, value: { seq: 1 } });
       const name = `Shed ${(BOOK.machines ?? []).length}`;
       expect((await storage.shared()).places).toContainEqual({ id: "place-1", name });
+      expect(await storage.list("places")).toEqual((await storage.shared()).places);
       expect((await storage.changesAfter(0))?.[0]?.machines).toEqual([]);
     });
 

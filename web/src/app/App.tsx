@@ -8,6 +8,7 @@ const Welcome = lazy(() => import("../places/welcome/Welcome.js"));
 const Ahead = lazy(() => import("../places/ahead/Ahead.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
+const PlatePage = lazy(() => import("../places/yard/plate/PlatePage.js"));
 const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
 const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
 const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
@@ -30,6 +31,7 @@ export function App(): ReactElement {
               <Route path="/ahead" element={<Ahead />} />
               <Route path="/yard" element={<Yard />} />
               <Route path="/yard/:machineId" element={<MachinePage />} />
+              <Route path="/yard/:machineId/plate" element={<PlatePage />} />
               <Route path="/log/:machineId" element={<LogWork />} />
               <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
               <Route path="/ledger" element={<Ledger />} />

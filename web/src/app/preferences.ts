@@ -1,3 +1,4 @@
+import type { MeasureSystem } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import {
   DEFAULT_WRITING,
@@ -14,6 +15,7 @@ export interface Preferences {
   readonly hasSingleKeys: boolean;
   readonly figures: FigureStyle;
   readonly distance: DistanceShown;
+  readonly measures: MeasureSystem;
 }
 
 const KEY = "yonderfell-preferences";
@@ -30,6 +32,7 @@ const ALLOWED: { readonly [K in keyof Preferences]: readonly unknown[] } = {
   hasSingleKeys: [true, false],
   figures: Object.keys(FIGURE_STYLES),
   distance: ["dial", "km", "mi"],
+  measures: ["typed", "metric", "us", "imperial"],
 };
 
 /** The preferences kept by this browser; the default for each that it does not keep or that cannot be read. */

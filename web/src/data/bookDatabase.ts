@@ -1,6 +1,7 @@
 import { Dexie, type EntityTable, type Table } from "dexie";
 import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
+import type { StoredPicture } from "./picture.js";
 import { machinesNamed } from "./machinesNamed.js";
 
 /** A record as stored: itself, and what it is looked up by. */
@@ -63,6 +64,7 @@ export class BookDatabase extends Dexie {
   readonly people!: Table<Row<"people">, string>;
   readonly bays!: Table<Row<"bays">, string>;
   readonly places!: Table<Row<"places">, string>;
+  readonly pictures!: EntityTable<StoredPicture, "hash">;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
   readonly facts!: EntityTable<Fact, "key">;
@@ -102,7 +104,7 @@ export class BookDatabase extends Dexie {
       });
     // Plates, parts and people are records now.
     this.version(3)
-      .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3 })
+      .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3, pictures: "hash" })
       .upgrade(async (transaction) => {
         const facts = transaction.table<Fact>("facts");
         const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;

@@ -11,11 +11,15 @@ import type {
   MachineBook,
   MachineId,
   MachinePlate,
+  RecordOf,
   Result,
   Section,
   Settings,
   SharedBook,
+  SharedSection,
 } from "@yonderfell/core";
+
+import type { StoredPicture } from "./picture.js";
 
 /** One line of the journal: a change that was made, in the order it was made. */
 export interface JournalLine {
@@ -113,6 +117,8 @@ export interface BookStorage extends BoardSource {
   machineBook(id: MachineId): Promise<MachineBook | null>;
   /** What belongs in and on a machine; empty where nothing is recorded. */
   plate(id: MachineId): Promise<MachinePlate>;
+  /** The records of one section of what belongs to no one machine, in their order. */
+  list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]>;
   /** What belongs to no one machine, and the machines. */
   shared(): Promise<SharedBook>;
   /** How many records each section holds. */
@@ -138,6 +144,13 @@ export interface BookStorage extends BoardSource {
   apply(change: Change, now: string, isNew?: boolean): Promise<Result<Saved, ChangeRefusal>>;
   /** Takes back the change of a journal line, by a change of its own. */
   takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>>;
+  /** Keeps a picture under its hash; one that is there already stays. */
+  keepPicture(picture: StoredPicture): Promise<void>;
+  picture(hash: string): Promise<StoredPicture | null>;
+  /** The pictures that records refer to, as far as they are here. */
+  picturesInUse(): Promise<readonly StoredPicture[]>;
+  /** Drops the pictures that nothing refers to any more, neither records nor what can be undone nor drafts, and that were kept before an instant. Answers how many. */
+  dropUnusedPictures(keptBefore: string): Promise<number>;
   draft(key: string): Promise<Draft | null>;
   keepDraft(draft: Draft): Promise<void>;
   dropDraft(key: string): Promise<void>;

@@ -10,9 +10,11 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type RecordOf,
   type Result,
   type Section,
   type SharedBook,
+  type SharedSection,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { readMachineBooks, readPlates, readShared, tableOf } from "./bookSlices.js";
@@ -30,6 +32,7 @@ import type {
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
 import { newId } from "./newId.js";
+import type { StoredPicture } from "./picture.js";
 
 /** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
 // eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the type of a module fetched later has no other name
@@ -73,6 +76,11 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       readPlates(database, [id]),
     );
     return plate ?? EMPTY_PLATE;
+  }
+
+  async list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]> {
+    const rows = await tableOf(this.database, section).orderBy("place").toArray();
+    return rows.map((row) => row.record);
   }
 
   async shared(): Promise<SharedBook> {
@@ -157,6 +165,31 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       const back = code.takenBack(line.change, wasHandedOver, await this.copy());
       return this.applyNow(back, now, code);
     });
+  }
+
+  async keepPicture(picture: StoredPicture): Promise<void> {
+    await this.database.pictures.put(picture);
+  }
+
+  async picture(hash: string): Promise<StoredPicture | null> {
+    return (await this.database.pictures.get(hash)) ?? null;
+  }
+
+  async picturesInUse(): Promise<readonly StoredPicture[]> {
+    const { database } = this;
+    const { hashesInUse } = await writingCode();
+    return database.transaction("r", [...this.records(), database.pictures], async () => {
+      const hashes = await hashesInUse(database);
+      return (await database.pictures.bulkGet([...hashes])).flatMap((one) => one ?? []);
+    });
+  }
+
+  async dropUnusedPictures(keptBefore: string): Promise<number> {
+    const { database } = this;
+    if ((await database.pictures.count()) === 0) return 0;
+    const { dropUnused } = await writingCode();
+    const tables = [...this.records(), database.pictures, database.journal, database.drafts];
+    return database.transaction("rw", tables, async () => dropUnused(database, keptBefore));
   }
 
   async draft(key: string): Promise<Draft | null> {

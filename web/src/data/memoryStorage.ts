@@ -24,10 +24,12 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type RecordOf,
   type Result,
   type Section,
   type Settings,
   type SharedBook,
+  type SharedSection,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type {
@@ -46,6 +48,8 @@ import type {
 } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
 import { newId } from "./newId.js";
+import type { StoredPicture } from "./picture.js";
+import { hashesIn, PICTURED_SECTIONS, possibleHashes } from "./pictureHashes.js";
 import { stamped } from "./stamped.js";
 import { follows } from "./storedBoard.js";
 
@@ -69,6 +73,7 @@ export class MemoryStorage implements BookStorage {
   private readonly name = newId();
   private readonly journal: JournalLine[] = [];
   private readonly drafts = new Map<string, Draft>();
+  private readonly pictures = new Map<string, StoredPicture>();
   private exported: ExportNote | null = null;
   private board: StoredBoard | null = null;
 
@@ -98,6 +103,10 @@ export class MemoryStorage implements BookStorage {
 
   plate(id: MachineId): Promise<MachinePlate> {
     return Promise.resolve(this.book === null ? EMPTY_PLATE : machinePlateOf(this.book, id));
+  }
+
+  async list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]> {
+    return (await this.shared())[section];
   }
 
   shared(): Promise<SharedBook> {
@@ -176,6 +185,32 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve(this.journal.filter((line) => line.seq > seq));
   }
 
+  keepPicture(picture: StoredPicture): Promise<void> {
+    this.pictures.set(picture.hash, picture);
+    return Promise.resolve();
+  }
+
+  picture(hash: string): Promise<StoredPicture | null> {
+    return Promise.resolve(this.pictures.get(hash) ?? null);
+  }
+
+  picturesInUse(): Promise<readonly StoredPicture[]> {
+    const used = this.hashesInUse();
+    return Promise.resolve([...this.pictures.values()].filter(({ hash }) => used.has(hash)));
+  }
+
+  dropUnusedPictures(keptBefore: string): Promise<number> {
+    const used = this.hashesInUse();
+    for (const held of [...this.journal, ...this.drafts.values()]) {
+      for (const hash of possibleHashes(held)) used.add(hash);
+    }
+    const unused = [...this.pictures.values()].filter(
+      ({ hash, keptAt }) => !used.has(hash) && keptAt < keptBefore,
+    );
+    for (const { hash } of unused) this.pictures.delete(hash);
+    return Promise.resolve(unused.length);
+  }
+
   draft(key: string): Promise<Draft | null> {
     return Promise.resolve(this.drafts.get(key) ?? null);
   }
@@ -230,6 +265,10 @@ export class MemoryStorage implements BookStorage {
     if (!result.ok) return result;
     this.recordSeq = recordSeq;
     return success(this.write(stamped(result.value, this.name), now));
+  }
+
+  private hashesInUse(): Set<string> {
+    return new Set(PICTURED_SECTIONS.flatMap((section) => hashesIn(this.book?.[section] ?? [])));
   }
 
   private find(section: Section, id: string): unknown {

@@ -1,4 +1,4 @@
-import type { DecimalSign } from "@yonderfell/core";
+import { parseFigure, type DecimalSign, type MeasureSystem } from "@yonderfell/core";
 
 /** How figures are written: what stands between thousands, and before decimals. */
 export const FIGURE_STYLES = {
@@ -16,10 +16,16 @@ export type DistanceShown = "dial" | "km" | "mi";
 export interface Writing {
   readonly figures: FigureStyle;
   readonly distance: DistanceShown;
+  /** In which units quantities are shown beside the one they were typed in. */
+  readonly measures: MeasureSystem;
 }
 
 /** How figures are written until the person says otherwise. */
-export const DEFAULT_WRITING: Writing = { figures: "space-point", distance: "dial" };
+export const DEFAULT_WRITING: Writing = {
+  figures: "space-point",
+  distance: "dial",
+  measures: "typed",
+};
 
 let current: Writing = DEFAULT_WRITING;
 
@@ -33,6 +39,16 @@ export function decimalSign(): DecimalSign {
   return FIGURE_STYLES[current.figures].decimal;
 }
 
+/** In which units quantities are shown. */
+export function measuresShown(): MeasureSystem {
+  return current.measures;
+}
+
+/** How figures are written, for what the core writes. */
+export function figureStyle(): { readonly decimal: DecimalSign; readonly thousands: string } {
+  return FIGURE_STYLES[current.figures];
+}
+
 /** The sign between thousands. */
 export function thousandsSign(): string {
   return FIGURE_STYLES[current.figures].thousands;
@@ -42,6 +58,14 @@ export function thousandsSign(): string {
 export function typedFigure(value: number, decimals?: number): string {
   const text = decimals === undefined ? String(value) : value.toFixed(decimals);
   return text.replace(".", decimalSign());
+}
+
+/** A number typed by the locale, below zero too; null where it is none. */
+export function typedNumber(text: string): number | null {
+  const closed = text.replaceAll(/[\s−]/g, (sign) => (sign === "−" ? "-" : ""));
+  const isNegative = closed.startsWith("-");
+  const figure = parseFigure(isNegative ? closed.slice(1) : closed, decimalSign());
+  return figure === null ? null : isNegative ? -figure : figure;
 }
 
 /** Kilometres in a mile, exactly, by the international yard and pound agreement of 1959. */

@@ -21,6 +21,12 @@ const DISTANCES: Choice<"distance"> = [
   ["km", "kilometres"],
   ["mi", "miles"],
 ];
+const MEASURES: Choice<"measures"> = [
+  ["typed", "as they were typed"],
+  ["metric", "metric"],
+  ["us", "US customary"],
+  ["imperial", "imperial"],
+];
 const KEYS = [
   ["on", "on"],
   ["off", "off"],
@@ -55,6 +61,13 @@ export default function Preferences(): ReactElement {
             choices={DISTANCES}
             value={preferences.distance}
             onChoose={(distance) => dispatch(preferred({ distance }))}
+          />
+          <Choices
+            label="Capacities, torques, pressures, temperatures"
+            note="What was typed stays as it is in the book and stands beside it."
+            choices={MEASURES}
+            value={preferences.measures}
+            onChoose={(measures) => dispatch(preferred({ measures }))}
           />
           <Choices
             label="Single keys, such as R and 1"

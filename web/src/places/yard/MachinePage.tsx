@@ -1,13 +1,9 @@
 import { daysBetween, type BoardMachine, type BoardMeter, type MachineId } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
-import { meterReadingOpened } from "../../app/session.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
-import { Page } from "../../ui/Page.js";
+import { useAppSelector } from "../../app/store.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
 import {
   counted,
@@ -19,6 +15,8 @@ import {
 } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
 import { correctionPath } from "./correctionPath.js";
+import { Findings } from "./Findings.js";
+import { MachineFrame, useMachineOfAddress } from "./MachineFrame.js";
 import { MachineHistory } from "./MachineHistory.js";
 
 /** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
@@ -26,55 +24,22 @@ export default function MachinePage(): ReactElement {
   const id = (useParams()["machineId"] ?? "") as MachineId;
   const marked = useSearchParams()[0].get("entry");
   const { storage } = useBook();
-  const machine = useAppSelector((state) =>
-    state.board.machines.find((one) => one.machine.id === id),
-  );
-  const phase = useAppSelector((state) => state.board.phase);
+  const machine = useMachineOfAddress();
   const book = useLiveQuery(() => storage.machineBook(id), [storage, id]);
-  if (machine === undefined) {
-    return (
-      <Page title="Yard">
-        <p className="py-8">
-          {phase === "reckoning" ? "" : "The book has no such machine. "}
-          <Link to="/yard" className="text-clear underline">
-            All machines
-          </Link>
-        </p>
-      </Page>
-    );
-  }
   return (
-    <Page
-      title={`${machine.machine.tag} ${machine.machine.name}`}
-      aside={<Actions machine={machine} />}
-    >
-      <WhatItIs machine={machine} />
-      <Meters machine={machine} />
-      <Reaches machine={machine} />
-      {book !== undefined && book !== null && (
-        <MachineHistory key={marked} book={book} marked={marked} />
+    <MachineFrame machine={machine}>
+      {machine !== undefined && (
+        <>
+          <WhatItIs machine={machine} />
+          <Findings machine={machine.machine} />
+          <Meters machine={machine} />
+          <Reaches machine={machine} />
+          {book !== undefined && book !== null && (
+            <MachineHistory key={marked} book={book} marked={marked} />
+          )}
+        </>
       )}
-    </Page>
-  );
-}
-
-function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement {
-  const dispatch = useAppDispatch();
-  return (
-    <div className="flex flex-wrap gap-3">
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} `))}
-      >
-        <Gauge size={18} aria-hidden="true" />
-        Read a meter
-      </button>
-      <Link to={`/log/${encodeURIComponent(machine.machine.id)}`} className={PRIMARY_BUTTON}>
-        <NotebookPen size={18} aria-hidden="true" />
-        Log work
-      </Link>
-    </div>
+    </MachineFrame>
   );
 }
 

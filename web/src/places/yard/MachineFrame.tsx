@@ -1,0 +1,110 @@
+import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfell/core";
+import { Gauge, NotebookPen } from "lucide-react";
+import type { ReactElement, ReactNode } from "react";
+import { Link, NavLink, useParams } from "react-router";
+import { meterReadingOpened } from "../../app/session.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { Page } from "../../ui/Page.js";
+import { fullDate } from "../../words/format.js";
+
+const LEAVES = [
+  ["", "Ahead"],
+  ["/plate", "Plate"],
+  ["/parts", "Parts"],
+  ["/meters", "Meters"],
+  ["/facts", "Facts"],
+] as const;
+
+/** The address of a leaf of a machine. */
+export function machinePath(id: string, leaf = ""): string {
+  return `/yard/${encodeURIComponent(id)}${leaf}`;
+}
+
+/** The machine the address names, as it is on the board; undefined where there is none. */
+export function useMachineOfAddress(): BoardMachine | undefined {
+  const id = (useParams()["machineId"] ?? "") as MachineId;
+  return useAppSelector((state) => state.board.machines.find((one) => one.machine.id === id));
+}
+
+/** The frame of every leaf of a machine: which one, what one does with it, and its other leaves. */
+export function MachineFrame({
+  machine,
+  children,
+}: {
+  readonly machine: BoardMachine | undefined;
+  readonly children: ReactNode;
+}): ReactElement {
+  const phase = useAppSelector((state) => state.board.phase);
+  if (machine === undefined) {
+    return (
+      <Page title="Yard">
+        <p className="py-8">
+          {phase === "reckoning" ? "" : "The book has no such machine. "}
+          <Link to="/yard" className="text-clear underline">
+            All machines
+          </Link>
+        </p>
+      </Page>
+    );
+  }
+  const { id, tag, name } = machine.machine;
+  return (
+    <Page title={`${tag} ${name}`} aside={<Actions machine={machine} />}>
+      <OutOfService machine={machine} />
+      <nav aria-label="Leaves" className="mb-5 flex flex-wrap gap-x-1 border-b border-rule">
+        {LEAVES.map(([leaf, words]) => (
+          <NavLink
+            key={leaf}
+            to={machinePath(id, leaf)}
+            end
+            className={({ isActive }) =>
+              `-mb-px flex min-h-10 items-center border-b-[3px] px-3 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
+            }
+          >
+            {words}
+          </NavLink>
+        ))}
+      </nav>
+      {children}
+    </Page>
+  );
+}
+
+function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  const dispatch = useAppDispatch();
+  return (
+    <div className="flex flex-wrap gap-3 print:hidden">
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} `))}
+      >
+        <Gauge size={18} aria-hidden="true" />
+        Read a meter
+      </button>
+      <Link to={`/log/${encodeURIComponent(machine.machine.id)}`} className={PRIMARY_BUTTON}>
+        <NotebookPen size={18} aria-hidden="true" />
+        Log work
+      </Link>
+    </div>
+  );
+}
+
+/** Says on every leaf that a machine is out of service, since when and why. */
+function OutOfService({ machine }: { readonly machine: BoardMachine }): ReactElement | null {
+  const stop = currentStop(machine.machine);
+  if (stop === null) return null;
+  return (
+    <p className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-1 border-y-2 border-overdue py-2">
+      <strong className="text-overdue">Out of service since {fullDate(dayOf(stop.since))}</strong>
+      <span>
+        {stop.reason}
+        {(stop.by ?? "") !== "" && <span className="text-quiet">, said by {stop.by}</span>}
+      </span>
+      <Link to={machinePath(machine.machine.id, "/facts")} className="ml-auto text-clear underline">
+        Release it
+      </Link>
+    </p>
+  );
+}

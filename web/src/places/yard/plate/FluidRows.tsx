@@ -1,0 +1,156 @@
+import {
+  capacityAnswers,
+  coldestStartOf,
+  gradesInTheCold,
+  productCovers,
+  type CapacityAnswer,
+  type Fluid,
+  type Machine,
+  type Product,
+} from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { sentence } from "../../../words/format.js";
+import {
+  apartWords,
+  capacityWords,
+  coverIssueWords,
+  gradeWords,
+  looksLikeWords,
+  productWords,
+  workingWords,
+} from "../../../words/plateWords.js";
+import { EditButton } from "./EditButton.js";
+
+/** The fluids of a machine: system, how much and by whom, what is required, what is in. */
+export function FluidRows({
+  machine,
+  fluids,
+  products,
+  onEdit,
+}: {
+  readonly machine: Machine;
+  readonly fluids: readonly Fluid[];
+  readonly products: readonly Product[];
+  readonly onEdit: (fluid: Fluid) => void;
+}): ReactElement {
+  return (
+    <ul>
+      {fluids.map((fluid) => (
+        <li
+          key={fluid.id}
+          className="grid gap-x-8 gap-y-2 border-t border-hairline py-3 lg:grid-cols-[11rem_minmax(20rem,1.25fr)_minmax(12rem,0.8fr)_minmax(14rem,1fr)_3.5rem]"
+        >
+          <div>
+            <h3 className="font-bold">{sentence(fluid.system)}</h3>
+            <p className="text-fine text-quiet">{fluid.kind}</p>
+          </div>
+          <Capacities fluid={fluid} />
+          <Required fluid={fluid} machine={machine} />
+          <InItNow fluid={fluid} machine={machine} products={products} />
+          <EditButton what={fluid.system} onEdit={() => onEdit(fluid)} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Capacities({ fluid }: { readonly fluid: Fluid }): ReactElement {
+  const answers = capacityAnswers(fluid);
+  if (answers.length === 0) return <p className="text-quiet">how much is not recorded</p>;
+  return (
+    <div className="space-y-2">
+      {answers.map((answer) => (
+        <CapacityBlock key={answer.condition} answer={answer} />
+      ))}
+    </div>
+  );
+}
+
+function CapacityBlock({ answer }: { readonly answer: CapacityAnswer }): ReactElement {
+  const { working, capacities, condition, disagrees } = answer;
+  const others = capacities.filter((one) => one.id !== working.id);
+  return (
+    <div>
+      <p>
+        <strong className="text-large tabular-nums">{capacityWords(working)}</strong>{" "}
+        <span className="text-quiet">{condition}</span>
+        {disagrees && <strong className="ml-2 text-soon-text">sources disagree</strong>}
+      </p>
+      <p className="text-fine text-quiet">{workingWords(answer)}</p>
+      {others.length > 0 && (
+        <ul className="text-fine">
+          {others.map((one) => (
+            <li key={one.id} className="flex flex-wrap gap-x-2 tabular-nums">
+              <span>
+                {one.source}: {capacityWords(one)}
+              </span>
+              <span className={disagrees ? "text-soon-text" : "text-quiet"}>
+                {apartWords(one, working)}
+              </span>
+              {(one.note ?? "") !== "" && <span className="text-quiet">{one.note}</span>}
+            </li>
+          ))}
+        </ul>
+      )}
+      {answer.looksLike !== null && (
+        <p className="text-fine text-soon-text">{looksLikeWords(answer)}</p>
+      )}
+    </div>
+  );
+}
+
+function Required({
+  fluid,
+  machine,
+}: {
+  readonly fluid: Fluid;
+  readonly machine: Machine;
+}): ReactElement {
+  const codes = fluid.codes ?? [];
+  const grades = gradesInTheCold(fluid, coldestStartOf(machine));
+  const kinds = [fluid.coolantFamily, fluid.brakeType ? `type ${fluid.brakeType}` : null];
+  const lines = [...kinds.filter((one) => (one ?? "") !== ""), ...codes];
+  return (
+    <div>
+      {lines.length > 0 && <p className="font-medium">{lines.join(", ")}</p>}
+      {grades.map((one) => (
+        <p key={one.grade} className={one.cold === "too-thick" ? "text-soon-text" : ""}>
+          {gradeWords(one)}
+        </p>
+      ))}
+      {lines.length === 0 && grades.length === 0 && (
+        <p className="text-quiet">no specification recorded</p>
+      )}
+      {(fluid.note ?? "") !== "" && <p className="text-fine text-quiet">{fluid.note}</p>}
+    </div>
+  );
+}
+
+function InItNow({
+  fluid,
+  machine,
+  products,
+}: {
+  readonly fluid: Fluid;
+  readonly machine: Machine;
+  readonly products: readonly Product[];
+}): ReactElement {
+  const product = products.find((one) => one.id === fluid.product);
+  if (product === undefined) return <p className="text-quiet">what is in it is not recorded</p>;
+  const { issues } = productCovers(product, fluid, coldestStartOf(machine));
+  return (
+    <div>
+      <p className="text-fine text-quiet">in it now</p>
+      <p className="font-medium">{productWords(product)}</p>
+      {issues.length === 0 ? (
+        <p className="text-fine text-clear">covers what is required</p>
+      ) : (
+        <ul className="text-fine font-semibold text-due">
+          {issues.map((issue, index) => (
+            <li key={index}>{coverIssueWords(issue, fluid)}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import { torqueDoubt, type TorqueUse } from "@yonderfell/core";
+import { useId, type ReactElement } from "react";
+import { quantityIssueWords, torqueDoubtWords, understoodWords } from "../words/quantityWords.js";
+import { FIELD } from "./buttons.js";
+import { readQuantity, type QuantityWanted } from "./readQuantity.js";
+
+/** A quantity typed as people type it; under it stands what was understood, before it is saved. */
+export function QuantityField({
+  label,
+  value,
+  wanted,
+  torqueUse,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly wanted: QuantityWanted;
+  /** What a torque is for, so that it can be looked at twice. */
+  readonly torqueUse?: TorqueUse | null;
+  readonly onChange: (text: string) => void;
+}): ReactElement {
+  const id = useId();
+  const read = readQuantity(value, wanted);
+  const [issue] = read.ok ? [] : read.issues;
+  const isWrong = issue !== undefined && issue.code !== "empty";
+  const doubt =
+    read.ok && torqueUse !== undefined && torqueUse !== null
+      ? torqueDoubt(read.value.quantity, torqueUse)
+      : null;
+  return (
+    <div className="text-fine text-quiet">
+      <label htmlFor={id}>{label}</label>
+      <input
+        id={id}
+        className={`${FIELD} font-mono text-body text-ink`}
+        autoComplete="off"
+        spellCheck={false}
+        value={value}
+        aria-invalid={isWrong}
+        aria-describedby={`${id}-read`}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <p id={`${id}-read`} className="min-h-5">
+        {isWrong && (
+          <span className="font-semibold text-due">{quantityIssueWords(issue, wanted.unit)}</span>
+        )}
+        {read.ok && <span className="text-ink tabular-nums">{understoodWords(read.value)}</span>}
+        {doubt !== null && (
+          <span className="block font-semibold text-soon-text">{torqueDoubtWords(doubt)}</span>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { useId, type ReactElement, type ReactNode } from "react";
+import { FIELD } from "./buttons.js";
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  /** Words that are offered while typing. */
+  readonly offered?: readonly string[];
+  readonly note?: string;
+  readonly isMono?: boolean;
+  readonly isRequired?: boolean;
+  readonly autoFocus?: boolean;
+}
+
+/** A line of text with its name over it. */
+export function TextField(props: TextFieldProps): ReactElement {
+  const { label, value, onChange, offered, note, isMono = false } = props;
+  const own = useId();
+  const list = offered === undefined ? undefined : own;
+  return (
+    <label className="block text-fine text-quiet">
+      {label}
+      <input
+        className={`${FIELD} text-body text-ink ${isMono ? "font-mono" : ""}`}
+        autoComplete="off"
+        value={value}
+        required={props.isRequired}
+        autoFocus={props.autoFocus}
+        list={list}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      {list !== undefined && (
+        <datalist id={list}>
+          {(offered ?? []).map((words) => (
+            <option key={words} value={words} />
+          ))}
+        </datalist>
+      )}
+      {note}
+    </label>
+  );
+}
+
+/** Several lines of text. */
+export function NoteField({
+  label,
+  value,
+  rows = 2,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly rows?: number;
+  readonly onChange: (value: string) => void;
+}): ReactElement {
+  return (
+    <label className="block text-fine text-quiet">
+      {label}
+      <textarea
+        rows={rows}
+        className={`${FIELD} text-body text-ink`}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
+
+/** One of several words. */
+export function SelectField<Value extends string>({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: Value;
+  /** Value and words of each choice. */
+  readonly choices: readonly (readonly [Value, string])[];
+  readonly onChange: (value: Value) => void;
+}): ReactElement {
+  return (
+    <label className="block text-fine text-quiet">
+      {label}
+      <select
+        className={`${FIELD} bg-ground text-body text-ink`}
+        value={value}
+        onChange={(event) => onChange(event.target.value as Value)}
+      >
+        {choices.map(([choice, words]) => (
+          <option key={choice} value={choice}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Something that is so or not. */
+export function CheckField({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: ReactNode;
+  readonly value: boolean;
+  readonly onChange: (value: boolean) => void;
+}): ReactElement {
+  return (
+    <label className="flex min-h-10 items-center gap-2.5 max-sm:min-h-12">
+      <input
+        type="checkbox"
+        className="size-5 shrink-0 accent-(--clear)"
+        checked={value}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** The choices of a list of words, each standing for itself. */
+export function choicesOfWords<Value extends string>(
+  words: readonly Value[],
+): readonly (readonly [Value, string])[] {
+  return words.map((word) => [word, word] as const);
+}
+
+/** The same after one for none of them. */
+export function choicesOrNone<Value extends string>(
+  words: readonly Value[],
+  none: string,
+): readonly (readonly [Value | "", string])[] {
+  return [["", none], ...choicesOfWords(words)];
+}
