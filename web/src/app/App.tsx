@@ -8,6 +8,9 @@ const Welcome = lazy(() => import("../places/welcome/Welcome.js"));
 const Ahead = lazy(() => import("../places/ahead/Ahead.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
+const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
+const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
+const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
 const PlatePage = lazy(() => import("../places/yard/plate/PlatePage.js"));
 const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
 const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
@@ -30,8 +33,11 @@ export function App(): ReactElement {
               <Route index element={<Navigate to="/ahead" replace />} />
               <Route path="/ahead" element={<Ahead />} />
               <Route path="/yard" element={<Yard />} />
+              <Route path="/yard/new" element={<AddMachine />} />
               <Route path="/yard/:machineId" element={<MachinePage />} />
               <Route path="/yard/:machineId/plate" element={<PlatePage />} />
+              <Route path="/yard/:machineId/meters" element={<MetersPage />} />
+              <Route path="/yard/:machineId/facts" element={<FactsPage />} />
               <Route path="/log/:machineId" element={<LogWork />} />
               <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
               <Route path="/ledger" element={<Ledger />} />

@@ -46,7 +46,7 @@ export function RecordDialog<S extends EditedSection>(props: RecordDialogProps<S
             </p>
           ))}
         </div>
-        <div className="sticky bottom-0 flex flex-wrap items-center gap-3 bg-ground py-2">
+        <div className="sticky -bottom-3 -mb-3 flex flex-wrap items-center gap-3 bg-ground pt-2 pb-5">
           <button type="submit" className={PRIMARY_BUTTON}>
             Save
           </button>

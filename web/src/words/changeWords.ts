@@ -6,6 +6,7 @@ import {
   type Reading,
   type RecordChange,
 } from "@yonderfell/core";
+import { sectionNoun } from "./bookWords.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
 
 const machineOf = ({ before, after }: RecordChange): string => {
@@ -31,6 +32,23 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
       return `correction of a meter change of ${tag}`;
     case "withdraw-record":
       return `withdrawal of a record of ${tag}`;
+    case "add-machine":
+      return `machine ${nameOf(change.records[0])}`;
+    case "add-record":
+    case "edit-record":
+    case "remove-record":
+      return recordChangeWords(change.command, last, tag);
+    case "take-out-of-service":
+      return `${tag} taken out of service`;
+    case "release-for-service":
+      return `release of ${tag}`;
+    case "add-meter":
+    case "change-meter":
+    case "stop-meter":
+    case "believe-meter":
+      return `meter of ${tag}`;
+    case "read-meters":
+      return `${counted(change.records.filter(({ section }) => section === "readings").length, "reading")}`;
     case "hand-over":
       return `hand-over of ${counted(change.records.length, "record")}`;
     case "change-settings":
@@ -38,6 +56,32 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     default:
       return `change of ${counted(change.records.length, "record")}`;
   }
+}
+
+const DONE = {
+  "add-record": "added",
+  "edit-record": "changed",
+  "remove-record": "taken out",
+} as const;
+
+/** What a record that is edited in place is called. */
+function nameOf(change: RecordChange | undefined): string {
+  const record = (change?.after ?? change?.before ?? {}) as {
+    readonly name?: string;
+    readonly system?: string;
+    readonly tag?: string;
+  };
+  return [record.tag, record.name ?? record.system].filter(Boolean).join(" ");
+}
+
+function recordChangeWords(
+  command: keyof typeof DONE,
+  change: RecordChange | undefined,
+  tag: string,
+): string {
+  const noun = change === undefined ? "record" : sectionNoun(change.section);
+  const on = tag === "" || change?.section === "machines" ? "" : ` of ${tag}`;
+  return `${noun} ${nameOf(change)}${on} ${DONE[command]}`.replace("  ", " ");
 }
 
 function entryWords(entry: Entry, machine: BoardMachine | undefined): string {

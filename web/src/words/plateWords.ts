@@ -11,7 +11,7 @@ import type {
   Quantity,
   Specification,
 } from "@yonderfell/core";
-import { governing, plainCapacity } from "@yonderfell/core";
+import { DISAGREEMENT_SHARE, governing, plainCapacity } from "@yonderfell/core";
 import { figure, NBSP } from "./format.js";
 import { quantityWords } from "./quantityWords.js";
 
@@ -47,6 +47,12 @@ export function apartWords(capacity: Capacity, working: Capacity): string {
   const percent = Math.round(Math.abs(share) * 100);
   if (!Number.isFinite(share) || percent === 0) return "the same";
   return `${percent}${NBSP}% ${share > 0 ? "above" : "below"}`;
+}
+
+/** Whether a source stands further from the figure worked by than sources may. */
+export function isFarApart(capacity: Capacity, working: Capacity): boolean {
+  const share = plainCapacity(capacity) / plainCapacity(working) - 1;
+  return Math.abs(share) > DISAGREEMENT_SHARE;
 }
 
 /** What a disagreement looks like. */
@@ -188,7 +194,10 @@ export function findingWords(finding: PlateFinding): {
       const sources = answer.capacities
         .map((one) => `${one.source} ${capacityWords(one)}`)
         .join(", ");
-      return { what: `${fluid.system}, capacity ${answer.condition}`, why: sources };
+      return {
+        what: `${fluid.system}, capacity ${answer.condition}`,
+        why: `sources disagree: ${sources}`,
+      };
     }
   }
 }

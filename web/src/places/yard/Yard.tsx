@@ -1,71 +1,152 @@
-import type { BoardMachine } from "@yonderfell/core";
-import { useMemo, type ReactElement } from "react";
-import { Link } from "react-router";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Gauge, Plus, Users } from "lucide-react";
+import { useDeferredValue, useMemo, type ReactElement } from "react";
+import { Link, useSearchParams } from "react-router";
+import { useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
-import { firstTask } from "../../ui/boardOrder.js";
-import { Cairn } from "../../ui/Cairn.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { choicesOfWords, SelectField, TextField } from "../../ui/fields.js";
 import { LongList } from "../../ui/LongList.js";
-import { MeterLine } from "../../ui/MeterLine.js";
 import { Page } from "../../ui/Page.js";
-import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
+import { counted, sentence } from "../../words/format.js";
+import {
+  YARD_GROUPS,
+  YARD_ORDERS,
+  yardLines,
+  type YardGroup,
+  type YardLine,
+  type YardOrder,
+  type YardView,
+} from "./yardModel.js";
+import { YardRow } from "./YardRow.js";
 
-const byTag = new Intl.Collator(undefined, { numeric: true });
-const idOf = (machine: BoardMachine): string => machine.machine.id;
-const heightOf = (): number => 67;
+const ROW_HEIGHT = 53;
+const GROUP_HEIGHT = 48;
+const NONE: never[] = [];
 
-/** The machines of the book, by their numbers. */
+const keyOf = (line: YardLine): string =>
+  line.code === "group" ? `group ${line.name}` : line.machine.machine.id;
+const heightOf = (line: YardLine): number => (line.code === "group" ? GROUP_HEIGHT : ROW_HEIGHT);
+
+/** How the Yard is looked at, kept in the address so that one comes back to the same. */
+function useYardView(): readonly [YardView, (patch: Partial<YardView>) => void] {
+  const [search, setSearch] = useSearchParams();
+  const view: YardView = {
+    words: search.get("find") ?? "",
+    order: (YARD_ORDERS as readonly string[]).includes(search.get("order") ?? "")
+      ? (search.get("order") as YardOrder)
+      : "number",
+    group: (YARD_GROUPS as readonly string[]).includes(search.get("by") ?? "")
+      ? (search.get("by") as YardGroup)
+      : "none",
+  };
+  const change = (patch: Partial<YardView>): void => {
+    const next = { ...view, ...patch };
+    const named = { find: next.words, order: next.order, by: next.group };
+    const said = Object.entries(named).filter(
+      ([, value]) => value !== "" && value !== "number" && value !== "none",
+    );
+    setSearch(Object.fromEntries(said), { replace: true });
+  };
+  return [view, change];
+}
+
+/** The machines of the book: found, put in order and together, and added to. */
 export default function Yard(): ReactElement {
-  const board = useAppSelector((state) => state.board.machines);
-  const machines = useMemo(
-    () => [...board].sort((one, other) => byTag.compare(one.machine.tag, other.machine.tag)),
-    [board],
+  const { storage } = useBook();
+  const machines = useAppSelector((state) => state.board.machines);
+  const places = useLiveQuery(() => storage.list("places"), [storage]) ?? NONE;
+  const [view, change] = useYardView();
+  const words = useDeferredValue(view.words);
+  const { order, group } = view;
+  const lines = useMemo(
+    () => yardLines(machines, places, { words, order, group }),
+    [machines, places, words, order, group],
   );
+  const shown = lines.filter((line) => line.code === "machine").length;
   return (
-    <Page title="Yard">
+    <Page title="Yard" aside={<Actions />}>
+      <Filter view={view} change={change} shown={shown} all={machines.length} />
       <div role="list">
         <LongList
-          items={machines}
-          keyOf={idOf}
+          items={lines}
+          keyOf={keyOf}
           heightOf={heightOf}
-          draw={(machine) => <YardRow machine={machine} />}
+          draw={(line) =>
+            line.code === "group" ? (
+              <h2 className="flex h-12 items-end gap-3 pb-1 font-bold">
+                {sentence(line.name)}
+                <span className="font-normal text-quiet tabular-nums">{line.count}</span>
+              </h2>
+            ) : (
+              <YardRow machine={line.machine} places={places} />
+            )
+          }
         />
       </div>
+      {lines.length === 0 && (
+        <p className="border-t border-hairline py-6 text-quiet">
+          {machines.length === 0
+            ? "No machines yet. Add the first one."
+            : "No machine fits these words."}
+        </p>
+      )}
     </Page>
   );
 }
 
-function YardRow({ machine }: { readonly machine: BoardMachine }): ReactElement {
-  const today = useAppSelector((state) => state.session.today);
-  const { id, tag, name, description } = machine.machine;
-  const first = firstTask(machine);
-  const words = first === null ? null : stripWords(first, machine, today);
+function Filter({
+  view,
+  change,
+  shown,
+  all,
+}: {
+  readonly view: YardView;
+  readonly change: (patch: Partial<YardView>) => void;
+  readonly shown: number;
+  readonly all: number;
+}): ReactElement {
+  const { words, order, group } = view;
   return (
-    <div role="listitem" className="border-t border-hairline">
-      <Link
-        to={`/yard/${encodeURIComponent(id)}`}
-        className="grid items-center gap-x-6 gap-y-1 py-3 hover:bg-wash sm:grid-cols-[4rem_minmax(12rem,1fr)_12rem_minmax(14rem,1fr)]"
-      >
-        <span className="font-mono text-xl font-extrabold">{tag}</span>
-        <span>
-          <span className="block font-bold">{name}</span>
-          <span className="text-fine text-quiet">{description}</span>
-        </span>
-        <span>
-          <MeterLine machine={machine} />
-        </span>
-        {first !== null && words !== null && (
-          <span className="flex items-center gap-2">
-            <Cairn status={first.status} />
-            <span>
-              <span className="block">
-                {STATUS_WORD[first.status]}: <strong>{first.task.name}</strong>
-              </span>
-              <span className="text-fine text-quiet">
-                {words.strong}, {words.rest}
-              </span>
-            </span>
-          </span>
-        )}
+    <div className="mb-3 grid items-end gap-x-6 gap-y-2 sm:grid-cols-[minmax(14rem,1fr)_11rem_11rem_auto]">
+      <TextField
+        label="Number, name, kind or place"
+        value={words}
+        onChange={(next) => change({ words: next })}
+      />
+      <SelectField
+        label="In order of"
+        value={order}
+        choices={choicesOfWords(YARD_ORDERS)}
+        onChange={(next) => change({ order: next })}
+      />
+      <SelectField
+        label="Together by"
+        value={group}
+        choices={choicesOfWords(YARD_GROUPS)}
+        onChange={(next) => change({ group: next })}
+      />
+      <p role="status" className="pb-2 text-fine text-quiet tabular-nums">
+        {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
+      </p>
+    </div>
+  );
+}
+
+function Actions(): ReactElement {
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Link to="/workshop" className={QUIET_BUTTON}>
+        <Users size={18} aria-hidden="true" />
+        People and places
+      </Link>
+      <Link to="/yard/readings" className={QUIET_BUTTON}>
+        <Gauge size={18} aria-hidden="true" />
+        Reading sheet
+      </Link>
+      <Link to="/yard/new" className={PRIMARY_BUTTON}>
+        <Plus size={18} aria-hidden="true" />
+        Add a machine
       </Link>
     </div>
   );

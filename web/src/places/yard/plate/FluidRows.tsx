@@ -12,6 +12,7 @@ import type { ReactElement } from "react";
 import { sentence } from "../../../words/format.js";
 import {
   apartWords,
+  isFarApart,
   capacityWords,
   coverIssueWords,
   gradeWords,
@@ -84,7 +85,7 @@ function CapacityBlock({ answer }: { readonly answer: CapacityAnswer }): ReactEl
               <span>
                 {one.source}: {capacityWords(one)}
               </span>
-              <span className={disagrees ? "text-soon-text" : "text-quiet"}>
+              <span className={isFarApart(one, working) ? "text-soon-text" : "text-quiet"}>
                 {apartWords(one, working)}
               </span>
               {(one.note ?? "") !== "" && <span className="text-quiet">{one.note}</span>}

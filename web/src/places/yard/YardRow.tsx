@@ -1,0 +1,65 @@
+import type { BoardMachine, Place } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+import { useAppSelector } from "../../app/store.js";
+import { firstTask } from "../../ui/boardOrder.js";
+import { Cairn } from "../../ui/Cairn.js";
+import { MeterLine } from "../../ui/MeterLine.js";
+import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
+import { machinePath } from "./MachineFrame.js";
+import { placeName, standingOf } from "./yardModel.js";
+
+/** A machine of the Yard in a line: which, where, what its meters show, what comes first. */
+export function YardRow({
+  machine,
+  places,
+}: {
+  readonly machine: BoardMachine;
+  readonly places: readonly Place[];
+}): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const { id, tag, name, kind } = machine.machine;
+  const standing = standingOf(machine, today);
+  const where = [kind, placeName(machine, places)].filter((part) => part !== "").join(", ");
+  return (
+    <div role="listitem" className="border-t border-hairline">
+      <Link
+        to={machinePath(id)}
+        className="grid items-center gap-x-6 gap-y-0.5 py-1.5 hover:bg-wash sm:min-h-13 sm:grid-cols-[3.5rem_minmax(11rem,17rem)_13rem_minmax(14rem,1fr)_7rem]"
+      >
+        <span className="font-mono text-large font-extrabold">{tag}</span>
+        <span className="leading-tight">
+          <span className="block font-bold">{name}</span>
+          <span className="text-fine text-quiet">{where}</span>
+        </span>
+        <span className="leading-tight">
+          <MeterLine machine={machine} />
+        </span>
+        <First machine={machine} />
+        <span className={standing === "out of service" ? "font-bold text-overdue" : "text-quiet"}>
+          {standing}
+        </span>
+      </Link>
+    </div>
+  );
+}
+
+function First({ machine }: { readonly machine: BoardMachine }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const first = firstTask(machine);
+  if (first === null) return <span className="text-quiet">no tasks yet</span>;
+  const words = stripWords(first, machine, today);
+  return (
+    <span className="flex items-center gap-2.5 leading-tight">
+      <Cairn status={first.status} />
+      <span>
+        <span className="block">
+          {STATUS_WORD[first.status]}: <strong className="font-semibold">{first.task.name}</strong>
+        </span>
+        <span className="text-fine text-quiet">
+          {words.strong}, {words.rest}
+        </span>
+      </span>
+    </span>
+  );
+}

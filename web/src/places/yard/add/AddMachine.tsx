@@ -1,0 +1,164 @@
+import { FLUID_KINDS, type Meter } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import type { ReactElement } from "react";
+import { useBook } from "../../../app/openBook.js";
+import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { DayField } from "../../../ui/DayField.js";
+import { choicesOfWords, SelectField, TextField } from "../../../ui/fields.js";
+import { Page } from "../../../ui/Page.js";
+import { QuantityField } from "../../../ui/QuantityField.js";
+import { fieldsOf, type Field, type FormModel } from "../../../ui/useModel.js";
+import { sentence } from "../../../words/format.js";
+import { capacityWanted } from "../plate/fluidModel.js";
+import { KINDS } from "../../../words/machineWords.js";
+import type { FluidRow, MachineSheet, MeterRow } from "./newMachineModel.js";
+import { useNewMachine } from "./useNewMachine.js";
+
+const HISTORY = [
+  ["known", "known"],
+  ["unknown", "not known: came without records"],
+] as const;
+const GALLONS = [
+  ["", "litres, or as each is typed"],
+  ["us", "US quarts and gallons"],
+  ["imperial", "imperial pints and gallons"],
+] as const;
+const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
+  ["", "it has none"],
+  ["km", "km"],
+  ["mi", "mi"],
+  ["h", "h"],
+];
+
+/** Adds a machine in one sheet: what it is, its meters as they stand, the fluids of its plate. */
+export default function AddMachine(): ReactElement {
+  const { form, problem, vinRemark, save } = useNewMachine();
+  const { model, field } = form;
+  return (
+    <Page title="Add a machine">
+      <form onSubmit={save} className="max-w-[76rem] space-y-7" noValidate>
+        <Facts form={form} vinRemark={vinRemark} />
+        <Meters {...field("meters")} />
+        <Fluids {...field("fluids")} sheet={model} field={field} />
+        <div>
+          <div role="alert" className="min-h-6 font-semibold text-due">
+            {problem}
+          </div>
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Add the machine
+          </button>
+          <p className="mt-2 text-fine text-quiet">
+            Fluids that nothing is written of are left out; everything can be written down later on
+            its plate.
+          </p>
+        </div>
+      </form>
+    </Page>
+  );
+}
+
+function Facts({
+  form: { field },
+  vinRemark,
+}: {
+  readonly form: FormModel<MachineSheet>;
+  readonly vinRemark: string;
+}): ReactElement {
+  const { storage } = useBook();
+  const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
+  const placeChoices = places.map((place) => [place.id as string, place.name] as const);
+  return (
+    <section aria-labelledby="what" className="grid gap-x-6 gap-y-3 sm:grid-cols-4">
+      <h2 id="what" className="text-large font-bold sm:col-span-4">
+        What it is
+      </h2>
+      <TextField label="Number" isMono autoFocus {...field("tag")} />
+      <TextField label="Name" {...field("name")} />
+      <TextField label="Kind" offered={KINDS} {...field("kind")} />
+      <SelectField
+        label="Lives at"
+        choices={[["", "not recorded"], ...placeChoices]}
+        {...field("place")}
+      />
+      <div className="sm:col-span-2">
+        <TextField label="Make, model, engine or variant" {...field("description")} />
+      </div>
+      <div className="sm:col-span-2">
+        <TextField label="VIN or serial number" isMono note={vinRemark} {...field("vin")} />
+      </div>
+      <DayField label="In service since" {...field("inService")} />
+      <SelectField label="History before" choices={HISTORY} {...field("history")} />
+      <SelectField label="A bare quart or gallon means" choices={GALLONS} {...field("gallons")} />
+    </section>
+  );
+}
+
+function Meters({ value: rows, onChange }: Field<readonly MeterRow[]>): ReactElement {
+  return (
+    <section aria-labelledby="meters">
+      <h2 id="meters" className="text-large font-bold">
+        Meters
+      </h2>
+      {rows.map((row, index) => {
+        const field = fieldsOf(row, (patch) =>
+          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+        );
+        return (
+          <div
+            key={index}
+            role="group"
+            aria-label={row.name}
+            className="grid gap-x-6 border-t border-hairline py-2 sm:grid-cols-4"
+          >
+            <TextField label="Called" {...field("name")} />
+            <SelectField label="Counts" choices={UNITS} {...field("unit")} />
+            <TextField label="Shows today" isMono {...field("figure")} />
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+function Fluids({
+  value: rows,
+  onChange,
+  sheet,
+  field: sheetField,
+}: Field<readonly FluidRow[]> & {
+  readonly sheet: MachineSheet;
+  readonly field: FormModel<MachineSheet>["field"];
+}): ReactElement {
+  const wanted = capacityWanted(sheet.gallons === "" ? null : sheet.gallons);
+  return (
+    <section aria-labelledby="fluids">
+      <div className="mb-2 flex flex-wrap items-end justify-between gap-4">
+        <h2 id="fluids" className="text-large font-bold">
+          Fluids of its plate
+        </h2>
+        <div className="w-64">
+          <TextField label="Capacities by" {...sheetField("source")} />
+        </div>
+      </div>
+      {rows.map((row, index) => {
+        const field = fieldsOf(row, (patch) =>
+          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+        );
+        return (
+          <div
+            key={index}
+            role="group"
+            aria-label={sentence(row.system)}
+            className="grid gap-x-6 border-t border-hairline py-2 sm:grid-cols-[1fr_1fr_1fr_1fr_1.4fr]"
+          >
+            <TextField label="System" {...field("system")} />
+            <SelectField label="Kind" choices={choicesOfWords(FLUID_KINDS)} {...field("kind")} />
+            <QuantityField label="How much" wanted={wanted} {...field("amount")} />
+            <TextField label="Grade" isMono {...field("grade")} />
+            <TextField label="Codes required" isMono {...field("codes")} />
+          </div>
+        );
+      })}
+    </section>
+  );
+}

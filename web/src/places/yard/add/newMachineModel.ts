@@ -1,0 +1,119 @@
+import {
+  type FluidKind,
+  type Gallons,
+  type Meter,
+  type NewFluid,
+  type NewMachine,
+  type PlaceId,
+} from "@yonderfell/core";
+import { readQuantity } from "../../../ui/readQuantity.js";
+import { typedNumber } from "../../../words/writing.js";
+import { capacityWanted, codesOf } from "../plate/fluidModel.js";
+
+/** A meter as it stands in the sheet. */
+export interface MeterRow {
+  readonly name: string;
+  readonly unit: Meter["unit"] | "";
+  readonly figure: string;
+}
+
+/** A fluid as it stands in the sheet: one line of the plate. */
+export interface FluidRow {
+  readonly system: string;
+  readonly kind: FluidKind;
+  readonly amount: string;
+  readonly grade: string;
+  readonly codes: string;
+}
+
+/** A machine as it stands in the sheet. */
+export interface MachineSheet {
+  readonly tag: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly description: string;
+  readonly inService: string;
+  readonly history: "known" | "unknown";
+  readonly place: string;
+  readonly vin: string;
+  readonly gallons: Gallons | "";
+  readonly source: string;
+  readonly meters: readonly MeterRow[];
+  readonly fluids: readonly FluidRow[];
+}
+
+/** A machine of which nothing is written yet: two meters and the five usual fluids to fill in or leave. */
+export function emptySheet(): MachineSheet {
+  const fluid = (system: string, kind: FluidKind): FluidRow => ({
+    ...{ system, kind, amount: "", grade: "", codes: "" },
+  });
+  return {
+    ...{ tag: "", name: "", kind: "", description: "", inService: "", history: "known" },
+    ...{ place: "", vin: "", gallons: "", source: "handbook" },
+    meters: [
+      { name: "odometer", unit: "", figure: "" },
+      { name: "engine hours", unit: "", figure: "" },
+    ],
+    fluids: [
+      fluid("engine", "engine oil"),
+      fluid("cooling system", "coolant"),
+      fluid("gearbox", "gear oil"),
+      fluid("rear axle", "differential oil"),
+      fluid("brakes", "brake fluid"),
+    ],
+  };
+}
+
+const isWritten = ({ amount, grade, codes }: FluidRow): boolean =>
+  [amount, grade, codes].some((text) => text.trim() !== "");
+
+/** What is still wrong with the sheet beyond what the command refuses, as a line; empty where nothing is. */
+export function sheetProblem(sheet: MachineSheet): string {
+  for (const { name, unit, figure } of sheet.meters) {
+    if (figure.trim() === "") continue;
+    if (unit === "") return `Say what the ${name} counts: km, mi or h.`;
+    if ((typedNumber(figure) ?? -1) < 0) return `“${figure}” is not a figure of the ${name}.`;
+  }
+  const wanted = capacityWanted(sheet.gallons === "" ? null : sheet.gallons);
+  for (const { system, amount } of sheet.fluids) {
+    if (amount.trim() === "" || readQuantity(amount, wanted).ok) continue;
+    return `${system}: “${amount}” is not a capacity; mend it or leave it empty.`;
+  }
+  return "";
+}
+
+const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
+
+function fluidOf(row: FluidRow, sheet: MachineSheet): NewFluid {
+  const gallons = sheet.gallons === "" ? null : sheet.gallons;
+  const read = readQuantity(row.amount, capacityWanted(gallons));
+  const condition =
+    row.kind === "engine oil" ? ("with filter" as const) : ("drain and fill" as const);
+  const source = sheet.source.trim() === "" ? "handbook" : sheet.source.trim();
+  return {
+    system: row.system,
+    kind: row.kind,
+    codes: codesOf(row.codes),
+    grades: codesOf(row.grade).map((grade) => ({ grade })),
+    capacities: read.ok ? [{ source, condition, quantity: read.value.quantity }] : [],
+  };
+}
+
+/** The machine of a sheet that has no problem; meters without a unit and fluids nothing is written of are left out. */
+export function newMachineOf(sheet: MachineSheet): NewMachine {
+  const { tag, name, kind, history } = sheet;
+  return {
+    facts: {
+      ...{ tag, name, kind: kind.trim().toLowerCase(), history },
+      description: orNull(sheet.description),
+      inService: orNull(sheet.inService),
+      vin: orNull(sheet.vin),
+      place: sheet.place === "" ? null : (sheet.place as PlaceId),
+      gallons: sheet.gallons === "" ? null : sheet.gallons,
+    },
+    meters: sheet.meters.flatMap(({ name: called, unit, figure }) =>
+      unit === "" ? [] : [{ name: called, unit, figure: typedNumber(figure) }],
+    ),
+    fluids: sheet.fluids.filter(isWritten).map((row) => fluidOf(row, sheet)),
+  };
+}

@@ -1,0 +1,49 @@
+import type { ReactElement } from "react";
+import { CheckField, TextField } from "../../../ui/fields.js";
+import { QuantityField } from "../../../ui/QuantityField.js";
+import type { FormModel } from "../../../ui/useModel.js";
+import { DUTIES, TEMPERATURE, type DutyFlag, type FactsModel } from "./factsModel.js";
+
+const WORDS: Readonly<Record<DutyFlag, string>> = {
+  dust: "Dust",
+  towing: "Towing or heavy loads",
+  shortTrips: "Short trips",
+  idling: "Long idling",
+  water: "Water, mud or salt",
+};
+
+/** How a machine is used: what decides on grades and hard-use intervals. */
+export function DutyFields({
+  form: { model, set, field },
+}: {
+  readonly form: FormModel<FactsModel>;
+}): ReactElement {
+  const turn = (flag: DutyFlag, isOn: boolean): void =>
+    set({
+      flags: isOn ? [...model.flags, flag] : model.flags.filter((one) => one !== flag),
+    });
+  return (
+    <section aria-labelledby="duty">
+      <h2 id="duty" className="text-large font-bold">
+        How it is used
+      </h2>
+      <div className="grid gap-x-6 gap-y-2 sm:grid-cols-4">
+        <QuantityField label="Coldest start" wanted={TEMPERATURE} {...field("coldest")} />
+        <QuantityField label="Hottest day" wanted={TEMPERATURE} {...field("hottest")} />
+        <div className="sm:col-span-2">
+          <TextField label="What else is hard on it" {...field("dutyNote")} />
+        </div>
+      </div>
+      <div className="flex flex-wrap gap-x-7">
+        {DUTIES.map((flag) => (
+          <CheckField
+            key={flag}
+            label={WORDS[flag]}
+            value={model.flags.includes(flag)}
+            onChange={(isOn) => turn(flag, isOn)}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
