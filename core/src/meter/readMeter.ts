@@ -1,9 +1,9 @@
-import { put } from "../book/change.js";
+import { applyChange, put, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
-import type { ReadingId } from "../book/ids.js";
+import type { MeterId, ReadingId } from "../book/ids.js";
 import type { MachineBook } from "../book/machineBook.js";
 import type { Reading } from "../book/reading.js";
-import { success } from "../book/result.js";
+import { failure, success } from "../book/result.js";
 import { formatDay } from "../calendar/dayNumber.js";
 import { settleFigure, type DialFigureInput, type FigureIssue } from "./settleFigure.js";
 
@@ -27,4 +27,31 @@ export function readMeter(
   };
   const records = [...settled.value.records, put("readings", reading)];
   return success({ command: "read-meter", records });
+}
+
+/** What stands in the way of one of several figures. */
+export interface MeterFigureIssue {
+  readonly code: "figure-refused";
+  readonly meter: MeterId;
+  readonly issue: FigureIssue;
+}
+
+/** Records readings of several meters of a machine, all or none. Refused: what {@link readMeter} refuses, with the meter. */
+export function readMeters(
+  book: MachineBook,
+  inputs: readonly DialFigureInput[],
+  context: CommandContext,
+): CommandResult<MeterFigureIssue> {
+  let current = book;
+  const records: RecordChange[] = [];
+  for (const input of inputs) {
+    const result = readMeter(current, input, context);
+    if (!result.ok) {
+      const { meter } = input;
+      return failure(result.issues.map((issue) => ({ code: "figure-refused", meter, issue })));
+    }
+    current = applyChange(current, result.value);
+    records.push(...result.value.records);
+  }
+  return success({ command: "read-meters", records });
 }

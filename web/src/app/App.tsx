@@ -11,6 +11,11 @@ const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
 const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
 const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
+const PartsPage = lazy(() => import("../places/yard/parts/PartsPage.js"));
+const Stores = lazy(() => import("../places/stores/Stores.js"));
+const Workshop = lazy(() => import("../places/workshop/Workshop.js"));
+const ReadingSheet = lazy(() => import("../places/yard/sheet/ReadingSheet.js"));
+const CardPage = lazy(() => import("../places/yard/card/CardPage.js"));
 const PlatePage = lazy(() => import("../places/yard/plate/PlatePage.js"));
 const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
 const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
@@ -33,13 +38,18 @@ export function App(): ReactElement {
               <Route index element={<Navigate to="/ahead" replace />} />
               <Route path="/ahead" element={<Ahead />} />
               <Route path="/yard" element={<Yard />} />
+              <Route path="/yard/readings" element={<ReadingSheet />} />
               <Route path="/yard/new" element={<AddMachine />} />
               <Route path="/yard/:machineId" element={<MachinePage />} />
               <Route path="/yard/:machineId/plate" element={<PlatePage />} />
               <Route path="/yard/:machineId/meters" element={<MetersPage />} />
+              <Route path="/yard/:machineId/parts" element={<PartsPage />} />
+              <Route path="/yard/:machineId/card" element={<CardPage />} />
               <Route path="/yard/:machineId/facts" element={<FactsPage />} />
               <Route path="/log/:machineId" element={<LogWork />} />
               <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
+              <Route path="/stores" element={<Stores />} />
+              <Route path="/workshop" element={<Workshop />} />
               <Route path="/ledger" element={<Ledger />} />
               <Route path="/books" element={<Books />} />
               <Route path="/hand-over" element={<HandOver />} />

@@ -37,6 +37,9 @@ export function commandsOf(
   });
   return [
     ...PLACES.map(({ name, path, key }) => go(`Go to ${name}`, path, "place", key)),
+    go("Add a machine", "/yard/new", "new vehicle"),
+    go("Reading sheet", "/yard/readings", "many meters column paste"),
+    go("People, bays and places", "/workshop", "rates hours initials staff"),
     {
       name: "Read a meter",
       also: "reading odometer hours",

@@ -9,5 +9,6 @@ export interface Place {
 export const PLACES: readonly Place[] = [
   { name: "Ahead", path: "/ahead", key: "1" },
   { name: "Yard", path: "/yard", key: "2" },
+  { name: "Stores", path: "/stores", key: "5" },
   { name: "Ledger", path: "/ledger", key: "6" },
 ];

@@ -53,6 +53,13 @@ export interface Saved {
   readonly change: Change;
 }
 
+/** What came of a command on each of several machines. */
+export interface SavedEach<Issue> {
+  /** Null where nothing was left to write. */
+  readonly saved: Saved | null;
+  readonly refused: ReadonlyMap<MachineId, Issue | MachineMissing>;
+}
+
 /** What stands in the way of a change made up beforehand. */
 export type ChangeRefusal =
   /** What it would change no longer stands as it did. */
@@ -135,6 +142,15 @@ export interface BookStorage extends BoardSource {
     command: MachineCommand<Issue>,
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>>;
+  /**
+   * Runs a command on each of several machines and writes all that they answer as one change under a
+   * name. A machine whose command is refused is left out, and nothing of it is written.
+   */
+  performEach<Issue>(
+    commands: ReadonlyMap<MachineId, MachineCommand<Issue>>,
+    name: string,
+    surroundings: Surroundings,
+  ): Promise<SavedEach<Issue>>;
   /** The same for a command on what belongs to no one machine. */
   performShared<Issue>(
     command: SharedCommand<Issue>,

@@ -26,11 +26,13 @@ import type {
   MachineCommand,
   MachineMissing,
   Saved,
+  SavedEach,
   SharedCommand,
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
+import { eachCommand, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 
@@ -39,6 +41,9 @@ import type { StoredPicture } from "./picture.js";
 export const writingCode = async () => import("./writing.js");
 
 type WritingCode = Awaited<ReturnType<typeof writingCode>>;
+
+/** So many machines are read together, so that no single step holds the page up. */
+const MACHINES_AT_ONCE = 10;
 
 /** Ends a transaction without a trace: what was written in it is taken back. */
 class Refused extends Error {
@@ -131,6 +136,29 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       if (book === undefined)
         return { ok: false as const, issues: [{ code: "machine-missing" as const }] };
       return this.run((context) => command(book, context), surroundings, code);
+    });
+  }
+
+  async performEach<Issue>(
+    commands: ReadonlyMap<MachineId, MachineCommand<Issue>>,
+    name: string,
+    surroundings: Surroundings,
+  ): Promise<SavedEach<Issue>> {
+    const { database } = this;
+    const code = await writingCode();
+    return database.transaction("rw", this.written(), async () => {
+      const refused = new Map<MachineId, Issue | MachineMissing>();
+      const ids = [...commands.keys()];
+      const books: MachineBook[] = [];
+      for (let from = 0; from < ids.length; from += MACHINES_AT_ONCE) {
+        books.push(...(await readMachineBooks(database, ids.slice(from, from + MACHINES_AT_ONCE))));
+      }
+      const result = await this.run<NothingToWrite>(
+        (context) => eachCommand(books, commands, name, refused, context),
+        surroundings,
+        code,
+      );
+      return { saved: result.ok ? result.value : null, refused };
     });
   }
 

@@ -41,12 +41,14 @@ import type {
   MachineCommand,
   MachineMissing,
   Saved,
+  SavedEach,
   SharedCommand,
   StoredBoard,
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
+import { eachCommand, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 import { hashesIn, PICTURED_SECTIONS, possibleHashes } from "./pictureHashes.js";
@@ -153,6 +155,20 @@ export class MemoryStorage implements BookStorage {
       return Promise.resolve({ ok: false, issues: [{ code: "machine-missing" }] });
     }
     return Promise.resolve(this.run((context) => command(slice, context), surroundings));
+  }
+
+  async performEach<Issue>(
+    commands: ReadonlyMap<MachineId, MachineCommand<Issue>>,
+    name: string,
+    surroundings: Surroundings,
+  ): Promise<SavedEach<Issue>> {
+    const refused = new Map<MachineId, Issue | MachineMissing>();
+    const books = await this.machineBooks([...commands.keys()]);
+    const result = this.run<NothingToWrite>(
+      (context) => eachCommand(books, commands, name, refused, context),
+      surroundings,
+    );
+    return { saved: result.ok ? result.value : null, refused };
   }
 
   async performShared<Issue>(

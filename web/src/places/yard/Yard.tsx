@@ -79,7 +79,7 @@ export default function Yard(): ReactElement {
                 <span className="font-normal text-quiet tabular-nums">{line.count}</span>
               </h2>
             ) : (
-              <YardRow machine={line.machine} places={places} />
+              <YardRow machine={line.machine} places={group === "place" ? NONE : places} />
             )
           }
         />

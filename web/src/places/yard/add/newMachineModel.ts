@@ -51,7 +51,7 @@ export function emptySheet(): MachineSheet {
     ...{ tag: "", name: "", kind: "", description: "", inService: "", history: "known" },
     ...{ place: "", vin: "", gallons: "", source: "handbook" },
     meters: [
-      { name: "odometer", unit: "", figure: "" },
+      { name: "odometer", unit: "km", figure: "" },
       { name: "engine hours", unit: "", figure: "" },
     ],
     fluids: [

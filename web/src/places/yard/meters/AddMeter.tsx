@@ -13,10 +13,15 @@ const UNITS: readonly (readonly [Meter["unit"], string])[] = [
 ];
 const NAMES = ["odometer", "engine hours", "pump hours", "power take-off hours"];
 
+interface NewMeterFields {
+  readonly name: string;
+  readonly unit: Meter["unit"];
+}
+
 /** Adds a meter to a machine. */
 export function AddMeter({ machine }: { readonly machine: Machine }): ReactElement {
   const [isOpen, setIsOpen] = useState(false);
-  const { model, field } = useModel(() => ({ name: "", unit: "h" }));
+  const { model, field } = useModel<NewMeterFields>(() => ({ name: "", unit: "h" }));
   const { problem, run } = useMeterCommand(machine.id);
   const save = (event: FormEvent): void => {
     event.preventDefault();

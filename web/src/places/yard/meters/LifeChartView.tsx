@@ -1,4 +1,4 @@
-import type { DayNumber, MeterReckoning } from "@yonderfell/core";
+import { dayFromParts, partsFromDay, type DayNumber, type MeterReckoning } from "@yonderfell/core";
 import {
   Chart,
   Legend,
@@ -62,6 +62,7 @@ export default function LifeChartView({
     borderColor: colour("--quiet"),
     borderWidth: 1.5,
     pointRadius: 0,
+    pointStyle: "line" as const,
   };
   const datasets = [
     points("left out, does not agree", chart.faults, "--overdue", "crossRot", false),
@@ -94,6 +95,21 @@ function chartWords({ kept, faults, meter }: MeterReckoning): string {
   return `Life from ${from} to ${to}, ${counted(kept.length, "figure")}${out}.`;
 }
 
+/** So many dates stand under a chart at the most. */
+const MOST_DATES = 8;
+
+/** First days of months under a chart, evenly apart. */
+function datesBetween(from: number, to: number): DayNumber[] {
+  const step = [1, 3, 6, 12, 24, 60].find((months) => (to - from) / (months * 30.4) < MOST_DATES);
+  const { year } = partsFromDay(Math.floor(from) as DayNumber);
+  const dates: DayNumber[] = [];
+  for (let month = 0; ; month += step ?? 120) {
+    const day = dayFromParts(year + Math.floor(month / 12), (month % 12) + 1, 1);
+    if (day > to) return dates;
+    if (day >= from) dates.push(day);
+  }
+}
+
 function optionsFor(unit: "km" | "mi" | "h"): ChartOptions<"scatter"> {
   const font = { family: getComputedStyle(document.body).fontFamily, size: 13 };
   const ticks = { color: colour("--quiet"), font, maxTicksLimit: 8 };
@@ -105,6 +121,9 @@ function optionsFor(unit: "km" | "mi" | "h"): ChartOptions<"scatter"> {
       x: {
         type: "linear",
         grid,
+        afterBuildTicks: (scale) => {
+          scale.ticks = datesBetween(scale.min, scale.max).map((value) => ({ value }));
+        },
         ticks: { ...ticks, callback: (value) => fullDate(Math.round(Number(value)) as DayNumber) },
       },
       y: {
@@ -113,7 +132,7 @@ function optionsFor(unit: "km" | "mi" | "h"): ChartOptions<"scatter"> {
       },
     },
     plugins: {
-      legend: { labels: { color: colour("--ink"), font, usePointStyle: true } },
+      legend: { labels: { color: colour("--ink"), font, usePointStyle: true, boxHeight: 7 } },
       tooltip: {
         callbacks: {
           label: ({ parsed, dataset }) =>
