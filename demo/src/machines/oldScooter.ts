@@ -17,7 +17,7 @@ export const oldScooter: ScenarioMachine = {
     serial: "LP175-55013",
     place: "pl-home" as PlaceId,
     gallons: "imperial",
-    laidUp: [{ months: [11, 12, 1, 2, 3], reason: "off the road in winter" }],
+    laidUp: [{ months: [1, 2, 3, 11, 12], reason: "off the road in winter" }],
   },
   acquiredDaysAgo: 2600,
   meters: [

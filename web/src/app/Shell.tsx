@@ -88,7 +88,9 @@ function TopBar(): ReactElement {
   return (
     <header className="flex flex-wrap items-stretch gap-x-5 border-b-2 border-ink px-7 max-sm:px-4">
       <nav aria-label="Places" className="flex flex-wrap items-stretch gap-x-1">
-        <span className="flex items-center pr-4 text-large font-bold">Yonderfell</span>
+        <span className="flex items-center pr-4 text-large font-bold max-sm:sr-only">
+          Yonderfell
+        </span>
         {PLACES.map((place) => (
           <NavLink
             key={place.path}
