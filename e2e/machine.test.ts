@@ -10,18 +10,22 @@ beforeAll(async () => {
   await openDemonstration(app());
 });
 
-/** Types words into what has the focus and goes on to the next field. */
-async function fill(page: Page, ...fields: readonly string[]): Promise<void> {
-  for (const words of fields) {
-    if (words !== "") await page.keyboard.type(words);
-    await page.keyboard.press("Tab");
+/** Goes on with Tab to the next field of a name and types into it. */
+async function fill(page: Page, label: string, words: string): Promise<void> {
+  for (let presses = 0; presses < 12; presses += 1) {
+    if (presses > 0 || label !== "Number") await page.keyboard.press("Tab");
+    if ((await focused(page)) === label) {
+      await page.keyboard.type(words);
+      return;
+    }
   }
+  throw new Error(`no field called ${label} comes next`);
 }
 
 const focused = (page: Page): Promise<string> =>
   page.evaluate(() => {
     const field = document.activeElement as HTMLInputElement;
-    return field.labels?.[0]?.innerText ?? field.innerText;
+    return (field.labels?.[0]?.innerText ?? field.innerText).split("\n")[0] ?? "";
   });
 
 test("a machine with a plate of five fluids is added by the keyboard alone", async () => {
@@ -32,44 +36,35 @@ test("a machine with a plate of five fluids is added by the keyboard alone", asy
   await waitForWords(page, "Add a machine");
   await page.keyboard.press("Enter");
   await waitForWords(page, "Fluids of its plate");
-  expect(await focused(page)).toBe("Number");
-  await fill(page, "41", "Snow blower", "stationary engine", "Top");
-  await fill(page, "Lowther rotary 6", "11111111111111111", "04", "15", "2019", "", "", "us");
-  expect(await focused(page)).toBe("Called");
-  await fill(page, "", "", "", "", "h", "812.5");
-  expect(await focused(page)).toBe("Capacities by");
-  await fill(page, "name plate");
-  await fill(
-    page,
-    "",
-    "",
-    "5.3 qt",
-    "5W-30",
-    "SN",
-    "",
-    "",
-    "8.2 L",
-    "",
-    "",
-    "",
-    "",
-    "1.1",
-    "80W-90",
-  );
-  await fill(
-    page,
-    "GL-4",
-    "auger gearbox",
-    "gear",
-    "12 us floz",
-    "",
-    "GL-5",
-    "hydraulics",
-    "hydraulic",
-    "3 gal",
-  );
-  await fill(page, "", "HLP 46");
-  expect(await focused(page)).toBe("Add the machine");
+  const fields = [
+    ["Number", "41"],
+    ["Name", "Snow blower"],
+    ["Kind", "stationary engine"],
+    ["Lives at", "Top"],
+    ["Make, model, engine or variant", "Lowther rotary 6"],
+    ["VIN or serial number", "11111111111111111"],
+    ["In service since", "04152019"],
+    ["A bare quart or gallon means", "US"],
+    ["Counts", "it"],
+    ["Counts", "h"],
+    ["Shows today", "812.5"],
+    ["Capacities by", "name plate "],
+    ["How much", "5.3 qt"],
+    ["Grade", "5W-30"],
+    ["Codes required", "SN"],
+    ["How much", "8.2 L"],
+    ["How much", "1.1"],
+    ["Grade", "80W-90"],
+    ["Codes required", "GL-4"],
+    ["System", "auger gearbox"],
+    ["Kind", "gear"],
+    ["How much", "12 us floz"],
+    ["System", "hydraulics"],
+    ["Kind", "hydraulic"],
+    ["How much", "3 gal"],
+    ["Codes required", "HLP 46"],
+  ] as const;
+  for (const [label, words] of fields) await fill(page, label, words);
   await page.keyboard.press("Enter");
   await waitForWords(page, "41 Snow blower");
   await waitForWords(page, "Auger gearbox");
@@ -81,7 +76,7 @@ test("a machine with a plate of five fluids is added by the keyboard alone", asy
   const machine = book.value.machines?.find((one) => one.tag === "41");
   expect(machine).toMatchObject({ inService: "2019-04-15", gallons: "us", place: "pl-top" });
   expect(vinDoubt(machine?.vin ?? "")).toBeNull();
-  expect(machine?.meters?.map((meter) => meter.unit)).toEqual(["km", "h"]);
+  expect(machine?.meters?.map((meter) => meter.unit)).toEqual(["h"]);
   expect(book.value.fluids?.filter((fluid) => fluid.machine === machine?.id)).toHaveLength(5);
   expect(book.value.readings?.at(-1)).toMatchObject({ machine: machine?.id, value: 812.5 });
 });
@@ -133,7 +128,7 @@ test("a machine is released by a named person only, with what was done", async (
   await page.type("::-p-aria([name='Released by'])", "Joss Rigg");
   await press(page, "Release it for service");
   await waitForWords(page, "Released by Joss Rigg: idler arm welded and crack-tested.");
-  expect(await wordsOf(page, "main")).not.toContain("Out of service since");
+  await page.waitForFunction(() => !document.body.innerText.includes("Out of service since"));
 });
 
 test("the reading sheet: type, Enter, next; a pasted column; what does not agree stays with its reason", async () => {
@@ -155,7 +150,7 @@ test("the reading sheet: type, Enter, next; a pasted column; what does not agree
   expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset["row"])).toBe(
     "1",
   );
-  const column = [(lasts[1] ?? 0) + 5, "", 3, `\nH2\t${(lasts.at(-1) ?? 0) + 1}`].join("\n");
+  const column = [(lasts[1] ?? 0) + 5, 3, "", `\nH2\t${(lasts.at(-1) ?? 0) + 1}`].join("\n");
   await page.evaluate((text) => {
     const data = new DataTransfer();
     data.setData("text", text);
@@ -165,14 +160,15 @@ test("the reading sheet: type, Enter, next; a pasted column; what does not agree
   }, column);
   await waitForWords(page, "Save 4 readings");
   await waitForWords(page, "since the last");
+  await waitForWords(page, "Kept as typed; not yet in the book.");
   await page.reload();
   await waitForWords(page, "Save 4 readings");
-  await press(page, "Save 4 readings");
+  await press(page, "Save 4\u00a0readings");
   await waitForWords(page, "3 readings saved.");
   await waitForWords(page, "1 figure not saved; look below each.");
-  expect(await page.$eval("input[data-row='3']", (input) => input.value)).toBe("3");
+  expect(await page.$eval("input[data-row='2']", (input) => input.value)).toBe("3");
   await press(page, "Right as it is");
-  await press(page, "Save 1 reading");
+  await press(page, "Save 1\u00a0reading");
   await waitForWords(page, "1 reading saved.");
 });
 
@@ -193,14 +189,15 @@ test("the card is one page, on A4 and on Letter", async () => {
   await page.goto(`${address}yard/m-bus/card`);
   await waitForWords(page, "The maker's handbook wins.");
   for (const [paper, size] of [
-    ["A4", "595"],
-    ["Letter", "612"],
+    ["A4", 595],
+    ["Letter", 612],
   ] as const) {
     await page.select("select", paper);
     await page.waitForSelector(paper === "A4" ? ".card-a4" : ".card-letter");
     const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString("latin1");
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
-    expect(/\/MediaBox\s*\[\s*0\s+0\s+(\d+)/.exec(pdf)?.[1]).toBe(size);
+    const width = /\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)/.exec(pdf)?.[1];
+    expect(Math.round(Number(width))).toBe(size);
   }
 });
 
@@ -274,19 +271,33 @@ test("a picture of 12 megapixels is kept under 400 kB, without where it was take
   expect(kept[0]?.text).not.toMatch(/Exif|GPS/);
 });
 
+/**
+ * Has the browser refuse to store anything, as it does when the disk is full (its own switch for
+ * the quota does not reach its database), or lets it store again.
+ */
+async function fillDisk(page: Page, isFull: boolean): Promise<void> {
+  await page.evaluate((full) => {
+    const own = window as unknown as { realPut?: IDBObjectStore["put"] };
+    // eslint-disable-next-line @typescript-eslint/unbound-method -- it is put back where it was
+    own.realPut ??= IDBObjectStore.prototype.put;
+    const refuse = (): never => {
+      throw new DOMException("The disk is full.", "QuotaExceededError");
+    };
+    IDBObjectStore.prototype.put = full ? refuse : own.realPut;
+  }, isFull);
+}
+
 test("a full disk is said clearly, and nothing is lost", async () => {
   const { page, address } = app();
   await page.goto(`${address}yard/m-bus/plate`);
   await press(page, "Edit engine");
   await page.waitForSelector("[role=dialog] textarea");
   await page.type("[role=dialog] textarea", "Drain it hot.");
-  const session = await page.createCDPSession();
-  const origin = new URL(address).origin;
-  await session.send("Storage.overrideQuotaForOrigin", { origin, quotaSize: 1 });
+  await fillDisk(page, true);
   await page.click("[role=dialog] button[type=submit]");
   await waitForWords(page, "the browser has no room left for this site");
   expect(await page.$eval("[role=dialog] textarea", (area) => area.value)).toBe("Drain it hot.");
-  await session.send("Storage.overrideQuotaForOrigin", { origin });
+  await fillDisk(page, false);
   await page.click("[role=dialog] button[type=submit]");
   await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
   await waitForWords(page, "Drain it hot.");

@@ -1,5 +1,5 @@
 import { parseDay } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import { useId, type ReactElement } from "react";
 import { fullDate } from "../words/format.js";
 import { FIELD } from "./buttons.js";
 import type { Field } from "./useModel.js";
@@ -11,16 +11,21 @@ export function DayField({
   onChange,
 }: Field<string> & { readonly label: string }): ReactElement {
   const day = parseDay(value);
+  const id = useId();
   return (
-    <label className="block text-fine text-quiet">
-      {label}
+    <div className="text-fine text-quiet">
+      <label htmlFor={id} className="block">
+        {label}
+      </label>
       <input
+        id={id}
         type="date"
         className={`${FIELD} text-body text-ink`}
         value={value}
+        aria-describedby={`${id}-said`}
         onChange={(event) => onChange(event.target.value)}
       />
-      {day === null ? "not said" : fullDate(day)}
-    </label>
+      <p id={`${id}-said`}>{day === null ? "not said" : fullDate(day)}</p>
+    </div>
   );
 }

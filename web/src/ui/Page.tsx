@@ -13,7 +13,11 @@ export function Page({
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     document.title = `${title} · Yonderfell`;
-    heading.current?.focus({ preventScroll: true });
+    // Not where a field of the page has taken it already.
+    const main = heading.current?.closest("main");
+    if (main?.contains(document.activeElement) !== true) {
+      heading.current?.focus({ preventScroll: true });
+    }
   }, [title]);
   return (
     <main className="mx-auto w-full max-w-[1600px] px-7 pt-5 pb-16 max-sm:px-4">

@@ -48,7 +48,7 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     case "believe-meter":
       return `meter of ${tag}`;
     case "read-meters":
-      return `${counted(change.records.filter(({ section }) => section === "readings").length, "reading")}`;
+      return counted(readingsIn(change), "reading");
     case "hand-over":
       return `hand-over of ${counted(change.records.length, "record")}`;
     case "change-settings":
@@ -56,6 +56,15 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     default:
       return `change of ${counted(change.records.length, "record")}`;
   }
+}
+
+/** How many figures a change reads from dials; those it sets aside do not count. */
+export function readingsIn(change: Change): number {
+  const read = change.records.filter(({ section, after }) => {
+    const reading = after as Reading | null;
+    return section === "readings" && (reading?.replaces ?? null) === null && reading?.void !== true;
+  });
+  return read.length;
 }
 
 const DONE = {

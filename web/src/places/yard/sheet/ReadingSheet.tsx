@@ -8,7 +8,7 @@ import { Page } from "../../../ui/Page.js";
 import { counted } from "../../../words/format.js";
 import { SheetLine } from "./SheetLine.js";
 import type { SheetRow } from "./sheetModel.js";
-import { useReadingSheet } from "./useReadingSheet.js";
+import { useReadingSheet, type ReadingSheetState } from "./useReadingSheet.js";
 
 const keyOf = (row: SheetRow): string => row.key;
 const heightOf = (): number => 57;
@@ -26,7 +26,6 @@ export default function ReadingSheet(): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const dispatch = useAppDispatch();
   const places = new Map(sheet.rows.map((row, index) => [row.key, index]));
-  const typed = [...sheet.figures.values()].filter((text) => text.trim() !== "").length;
   return (
     <Page title="Reading sheet">
       <div className="mb-3 flex flex-wrap items-start gap-x-8 gap-y-2">
@@ -60,24 +59,35 @@ export default function ReadingSheet(): ReactElement {
       {sheet.rows.length === 0 && (
         <p className="py-6 text-quiet">No machine has a meter yet. Add machines in the Yard.</p>
       )}
-      <div className="sticky bottom-0 flex flex-wrap items-center gap-5 border-t border-rule bg-ground py-3">
-        <button
-          type="button"
-          className={PRIMARY_BUTTON}
-          disabled={typed === 0}
-          onClick={() => sheet.save()}
-        >
-          Save {counted(typed, "reading")}
-        </button>
-        <p role="status" className="text-quiet">
-          {typed > 0 && "Kept as you type; not yet in the book."}
-        </p>
-        <p role="alert" className="font-semibold text-due">
-          {sheet.failure}
-          {sheet.refused.size > 0 &&
-            `${counted(sheet.refused.size, "figure")} not saved; look below each.`}
-        </p>
-      </div>
+      <Foot sheet={sheet} />
     </Page>
+  );
+}
+
+/** How much is typed and whether it is kept, and the button that saves it. */
+function Foot({ sheet }: { readonly sheet: ReadingSheetState }): ReactElement {
+  const typed = [...sheet.figures.values()].filter((text) => text.trim() !== "").length;
+  const { kept, refused, failure } = sheet;
+  return (
+    <div className="sticky bottom-0 flex flex-wrap items-center gap-5 border-t border-rule bg-ground py-3">
+      <button
+        type="button"
+        className={PRIMARY_BUTTON}
+        disabled={typed === 0}
+        onClick={() => sheet.save()}
+      >
+        Save {counted(typed, "reading")}
+      </button>
+      <p role="status" className="text-quiet">
+        {typed > 0 && kept === "kept" && "Kept as typed; not yet in the book."}
+        {typed > 0 &&
+          kept === "failed" &&
+          "What you have typed is not kept if this page is closed."}
+      </p>
+      <p role="alert" className="font-semibold text-due">
+        {failure}
+        {refused.size > 0 && `${counted(refused.size, "figure")} not saved; look below each.`}
+      </p>
+    </div>
   );
 }

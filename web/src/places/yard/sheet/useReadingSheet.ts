@@ -13,6 +13,7 @@ import { useAppSelector } from "../../../app/store.js";
 import { useOneAtATime } from "../../../app/useOneAtATime.js";
 import { noteChange } from "../../../app/usePerform.js";
 import type { MachineCommand, MachineMissing } from "../../../data/bookStorage.js";
+import { readingsIn } from "../../../words/changeWords.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { counted } from "../../../words/format.js";
 import { figureIssueWords } from "../../../words/readingWords.js";
@@ -31,6 +32,8 @@ const NOTHING: SheetFigures = new Map();
 export interface ReadingSheetState {
   readonly rows: readonly SheetRow[];
   readonly figures: SheetFigures;
+  /** Whether what stands on the sheet is there again when one comes back. */
+  readonly kept: "kept" | "not yet" | "failed";
   readonly date: string;
   readonly day: DayNumber;
   /** What saving said of a row, by its key. */
@@ -45,14 +48,22 @@ export interface ReadingSheetState {
 }
 
 /** What has been typed, kept as it is typed and there again when one comes back. */
-function useKeptFigures(): readonly [SheetFigures, (figures: SheetFigures) => void] {
+function useKeptFigures(): {
+  readonly figures: SheetFigures;
+  readonly setFigures: (figures: SheetFigures) => void;
+  readonly kept: "kept" | "not yet" | "failed";
+} {
   const { storage } = useBook();
   const [figures, setFigures] = useState(NOTHING);
+  const [keptAs, setKeptAs] = useState(NOTHING);
+  const [hasFailed, setHasFailed] = useState(false);
   const isTouched = useRef(false);
   useEffect(() => {
     void storage.draft(DRAFT).then((draft) => {
       if (draft !== null && !isTouched.current) {
-        setFigures(new Map(draft.value as [string, string][]));
+        const found = new Map(draft.value as [string, string][]);
+        setFigures(found);
+        setKeptAs(found);
       }
     });
   }, [storage]);
@@ -64,10 +75,13 @@ function useKeptFigures(): readonly [SheetFigures, (figures: SheetFigures) => vo
       value.length === 0
         ? storage.dropDraft(DRAFT)
         : storage.keepDraft({ key: DRAFT, value, at: new Date().toISOString() });
-    // Said when saving is tried; a figure that could not be kept still stands on the sheet.
-    kept.catch(() => undefined);
+    kept.then(
+      () => setKeptAs(next),
+      () => setHasFailed(true),
+    );
   };
-  return [figures, change];
+  const kept = hasFailed ? "failed" : keptAs === figures ? "kept" : "not yet";
+  return { figures, setFigures: change, kept };
 }
 
 type Refused = ReadonlyMap<string, string>;
@@ -79,7 +93,7 @@ export function useReadingSheet(): ReadingSheetState {
   const today = useAppSelector((state) => state.session.today);
   const once = useOneAtATime();
   const rows = useMemo(() => sheetRows(machines), [machines]);
-  const [figures, setFigures] = useKeptFigures();
+  const { figures, setFigures, kept } = useKeptFigures();
   const [date, setDate] = useState(formatDay(today));
   const [refused, setRefused] = useState<Refused>(new Map());
   const [right, setRight] = useState<ReadonlySet<string>>(new Set());
@@ -102,8 +116,7 @@ export function useReadingSheet(): ReadingSheetState {
     );
     if (result.saved === null) return;
     noteChange(result.saved);
-    const count = result.saved.change.records.filter(({ section }) => section === "readings");
-    notifyChange(`${counted(count.length, "reading")} saved.`);
+    notifyChange(`${counted(readingsIn(result.saved.change), "reading")} saved.`);
   };
   const save = (): void =>
     void once(() =>
@@ -114,7 +127,7 @@ export function useReadingSheet(): ReadingSheetState {
       ),
     );
   return {
-    ...{ rows, figures, date, day, refused, right, failure, setDate, save },
+    ...{ rows, figures, kept, date, day, refused, right, failure, setDate, save },
     type: (key, text) => {
       setFigures(new Map(figures).set(key, text));
       forget(key);
