@@ -49,26 +49,27 @@ const SHOTS: readonly Shot[] = [
       await page.waitForSelector("table");
     },
   },
-  { name: "yard", path: "yard", wait: "Flail mower" },
-  { name: "machine", path: "yard/m-bus", wait: "History" },
+  { name: "yard", path: "yard?by=place", wait: "Flail mower" },
+  { name: "add-machine", path: "yard/new", wait: "Add the machine" },
+  { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
+  { name: "plate-narrow", path: "yard/m-bus/plate", wait: "sources disagree", narrow: true },
+  {
+    name: "meters",
+    path: "yard/m-hatch/meters",
+    wait: "Left out",
+    then: async ({ page }) => {
+      await page.waitForSelector("canvas");
+    },
+  },
+  { name: "reading-sheet", path: "yard/readings", wait: "Cargo trike" },
+  { name: "stores", path: "stores", wait: "Fluid products" },
+  { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
   { name: "log-work", path: "log/m-bus?task=t-bus-oil", wait: "next" },
-  { name: "log-work-narrow", path: "log/m-bus?task=t-bus-oil", wait: "next", narrow: true },
   {
     name: "read-meter",
     path: "ahead",
     wait: "Library bus",
     then: readLine("07 11420", "This moves"),
-  },
-  {
-    name: "meter-question",
-    path: "ahead",
-    wait: "Library bus",
-    then: readLine("07 9420", "Which is it?"),
-  },
-  {
-    name: "correct-reading",
-    path: "correct/m-hatch/readings/r-h1-odo-412",
-    wait: "Save the correction",
   },
   { name: "ledger", path: "ledger", wait: "The log" },
   { name: "books", path: "books", wait: "Safe and shared" },
