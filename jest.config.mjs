@@ -15,7 +15,7 @@ const transform = {
 const shared = {
   transform,
   moduleNameMapper: { "^(\\.{1,2}/.*)\\.js$": "$1" },
-  transformIgnorePatterns: ["/node_modules/(?!(@yonderfell|uuid)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(@noble|@yonderfell|uuid)/)"],
 };
 
 /** Unit tests; the real interface has its own configuration in e2e. */

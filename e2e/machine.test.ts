@@ -269,6 +269,9 @@ test("a picture of 12 megapixels is kept under 400 kB, without where it was take
   expect(kept[0]?.size).toBeLessThan(400_000);
   expect(kept[0]?.width).toBeGreaterThanOrEqual(640);
   expect(kept[0]?.text).not.toMatch(/Exif|GPS/);
+  await page.goto(`${address}ledger`);
+  await press(page, "Export the book");
+  await waitForWords(page, ".yonderfell.zip.");
 });
 
 /**

@@ -9,16 +9,19 @@ import {
   success,
   withdrawRecord,
   type Change,
+  type CommandContext,
   type Entry,
   type EntryId,
   type Fluid,
   type Machine,
   type LogWorkInput,
+  type MachineBook,
   type MachineId,
   type PlaceId,
   type TaskId,
 } from "@yonderfell/core";
 import type { BookStorage } from "../src/data/bookStorage.js";
+import type { StoredPicture } from "../src/data/picture.js";
 import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
 
 const BUS = "m-bus" as MachineId;
@@ -298,6 +301,62 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect((await storage.shared()).places).toContainEqual({ id: "place-1", name });
       expect(await storage.list("places")).toEqual((await storage.shared()).places);
       expect((await storage.changesAfter(0))?.[0]?.machines).toEqual([]);
+    });
+
+    test("keeps pictures by their hash, and drops those that nothing refers to", async () => {
+      const picture = (letter: string): StoredPicture => ({
+        hash: letter.repeat(64),
+        type: "image/jpeg",
+        bytes: new Uint8Array([1, 2, 3]),
+        width: 3,
+        height: 1,
+        keptAt: NOW,
+      });
+      for (const letter of ["a", "b", "c"]) await storage.keepPicture(picture(letter));
+      const bus = (BOOK.machines ?? []).find((machine) => machine.id === BUS) as Machine;
+      const shown = (letter: string): Machine => ({
+        ...bus,
+        pictures: [{ hash: letter.repeat(64) }],
+      });
+      const turn = (before: Machine, after: Machine): Promise<unknown> =>
+        storage.apply(
+          { command: "keep", records: [{ section: "machines", id: BUS, before, after }] },
+          NOW,
+        );
+      await turn(bus, shown("a"));
+      await turn(shown("a"), shown("b"));
+      expect(await storage.picturesInUse()).toEqual([picture("b")]);
+      expect(await storage.dropUnusedPictures(NOW)).toBe(0);
+      // The first can come back by undo; nothing knows the third.
+      expect(await storage.dropUnusedPictures("2026-11-24T09:00:00.000Z")).toBe(1);
+      expect(await storage.picture("a".repeat(64))).toEqual(picture("a"));
+      expect(await storage.picture("c".repeat(64))).toBeNull();
+    });
+
+    test("performs a command on each of several machines as one change, and leaves out what is refused", async () => {
+      const note = (text: string) => (book: MachineBook, context: CommandContext) =>
+        logWork(book, { ...WORK, tasks: [], note: text }, context);
+      const hatch = (BOOK.machines ?? [])[2]?.id as MachineId;
+      const commands = new Map([
+        [BUS, note("looked over")],
+        [hatch, note("")],
+        ["nobody" as MachineId, note("x")],
+      ]);
+      const { saved, refused } = await storage.performEach(
+        commands,
+        "round",
+        countingSurroundings("r"),
+      );
+      expect(saved?.change).toMatchObject({ command: "round", records: [{ section: "entries" }] });
+      expect([...refused.keys()]).toEqual([hatch, "nobody"]);
+      expect((await storage.latestEntries(1))[0]?.note).toBe("looked over");
+      const none = await storage.performEach(
+        new Map([[hatch, note("")]]),
+        "round",
+        countingSurroundings("s"),
+      );
+      expect(none.saved).toBeNull();
+      expect(await storage.lastSeq()).toBe(1);
     });
 
     test("refuses a reference to what is not there, and to take away what others refer to", async () => {

@@ -46,12 +46,19 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
   );
 }
 
+const A_DAY_MS = 86_400_000;
+
 /** What is fetched only when the board is in sight: the code that writes, words about exports and newer versions. */
 function OnceShown(): ReactElement | null {
+  const { storage } = useBook();
   const isIdle = useIdle(useAppSelector((state) => state.board.seq >= 0));
   useEffect(() => {
-    if (isIdle) void writingCode();
-  }, [isIdle]);
+    if (!isIdle) return;
+    void writingCode();
+    // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
+    const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
+    void storage.dropUnusedPictures(yesterday);
+  }, [isIdle, storage]);
   return isIdle ? (
     <Suspense>
       <ExportReminder />

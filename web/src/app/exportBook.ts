@@ -11,8 +11,8 @@ export async function bookFile(
   now: Date,
 ): Promise<{ readonly name: string; readonly file: Blob; readonly seq: number }> {
   const { exchange } = await import("../work/exchangeClient.js");
-  const { seq, file } = await exchange().file(entry.database, entry.name);
-  return { name: exportFileName(entry.name, formatDay(currentDay(now))), file, seq };
+  const { seq, file, isZip } = await exchange().file(entry.database, entry.name);
+  return { name: exportFileName(entry.name, formatDay(currentDay(now)), isZip), file, seq };
 }
 
 /** Hands the whole book over as a download, and notes when. Answers the name of the file. */

@@ -29,7 +29,7 @@ export function FileButton({
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         className="hidden"
         aria-label={label}
         tabIndex={-1}

@@ -5,6 +5,7 @@ import {
   planMerge,
   readBook,
   settleMerge,
+  success,
   type Book,
   type DayNumber,
   type MergeIssue,
@@ -14,6 +15,8 @@ import {
 } from "@yonderfell/core";
 import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
+import type { StoredPicture } from "../data/picture.js";
+import { bookOfZip, isZip, zipOfBook, type UnpackedBook } from "./bookZip.js";
 import { summaryOf, type BookSummary } from "./bookSummary.js";
 
 /** Larger files are refused before they are read: they would not fit into memory as a book. */
@@ -36,15 +39,29 @@ export interface HandedOver {
 /** Why a hand-over was not made. */
 export type HandOverRefusal = MergeIssue | ChangeRefusal;
 
+/** A book as it was read from a file, with the pictures that came beside it. */
+export interface BookInFile {
+  readonly book: Book;
+  readonly pictures: readonly StoredPicture[];
+}
+
 /** The book of a file, or why there is none. */
-export async function bookOfFile(file: Blob): Promise<Result<Book, string>> {
+export async function bookOfFile(file: Blob): Promise<Result<BookInFile, string>> {
   if (file.size > MOST_BYTES) {
     const has = Math.round(file.size / MEGABYTE);
     const issue = `(the file): expected a book of at most ${MOST_BYTES / MEGABYTE} MB (it has ${has} MB)`;
     return { ok: false, issues: [issue] };
   }
-  const read = readBook((await file.text()).replace(/^\uFEFF/, ""));
-  return read.ok ? read : { ok: false, issues: read.issues.map(describeIssue) };
+  const start = new Uint8Array(await file.slice(0, 4).arrayBuffer());
+  const unpacked: Result<UnpackedBook, string> = isZip(start)
+    ? bookOfZip(new Uint8Array(await file.arrayBuffer()), new Date().toISOString())
+    : success({ text: await file.text(), pictures: [] });
+  if (!unpacked.ok) return unpacked;
+  const { text, pictures } = unpacked.value;
+  const read = readBook(text.replace(/^\uFEFF/, ""));
+  return read.ok
+    ? success({ book: read.value, pictures })
+    : { ok: false, issues: read.issues.map(describeIssue) };
 }
 
 /** The book as the text of its file, under the name it goes by here. */
@@ -59,7 +76,7 @@ export function textOfBook(book: Book, name: string): string {
  * seconds. Holds the last file looked at, so that what is kept is what was shown.
  */
 export class Exchange {
-  private looked: Book | null = null;
+  private looked: BookInFile | null = null;
 
   constructor(private readonly open: (database: string) => BookStorage) {}
 
@@ -69,18 +86,21 @@ export class Exchange {
     const read = await bookOfFile(file);
     if (!read.ok) return read;
     this.looked = read.value;
-    return { ok: true, value: summaryOf(read.value, today) };
+    return { ok: true, value: summaryOf(read.value.book, today) };
   }
 
   /** Stores the file looked at in a new database. */
   async keep(database: string): Promise<void> {
-    const book = this.found();
-    await this.with(database, (storage) => storage.fill(book));
+    const { book, pictures } = this.found();
+    await this.with(database, async (storage) => {
+      await storage.fill(book);
+      for (const picture of pictures) await storage.keepPicture(picture);
+    });
   }
 
   /** What handing the file looked at over to a stored book would do. */
   async compare(database: string): Promise<Comparison> {
-    const theirs = this.found();
+    const { book: theirs } = this.found();
     return this.with(database, async (storage) => {
       const ours = await storage.everything();
       const known = new Set((ours.machines ?? []).map((machine) => machine.id));
@@ -96,13 +116,14 @@ export class Exchange {
     choices: ReadonlyMap<string, Side>,
     now: string,
   ): Promise<Result<HandedOver, HandOverRefusal>> {
-    const theirs = this.found();
+    const { book: theirs, pictures } = this.found();
     return this.with(database, async (storage) => {
       const ours = await storage.everything();
       const change = settleMerge(ours, theirs, choices, await storage.copy());
       if (!change.ok) return change;
       const saved = await storage.apply(change.value, now);
       if (!saved.ok) return saved;
+      for (const picture of pictures) await storage.keepPicture(picture);
       const records = saved.value.change.records.length;
       return { ok: true, value: { seq: saved.value.seq, records } };
     });
@@ -112,22 +133,32 @@ export class Exchange {
   async file(
     database: string,
     name: string,
-  ): Promise<{ readonly seq: number; readonly file: Blob }> {
+  ): Promise<{ readonly seq: number; readonly file: Blob; readonly isZip: boolean }> {
     return this.with(database, async (storage) => {
       // Read first: a change made while reading may or may not be in the file.
       const seq = await storage.lastSeq();
       const text = textOfBook(await storage.everything(), name);
-      return { seq, file: new Blob([text], { type: "application/json" }) };
+      const pictures = await storage.picturesInUse();
+      const hasPictures = pictures.length > 0;
+      const file = hasPictures
+        ? new Blob([zipOfBook(text, pictures)], { type: "application/zip" })
+        : new Blob([text], { type: "application/json" });
+      return { seq, file, isZip: hasPictures };
     });
   }
 
   /** Copies a stored book into a new database. */
   async duplicate(from: string, to: string): Promise<void> {
-    const book = await this.with(from, (storage) => storage.everything());
-    await this.with(to, (storage) => storage.fill(book));
+    const [book, pictures] = await this.with(from, (storage) =>
+      Promise.all([storage.everything(), storage.picturesInUse()]),
+    );
+    await this.with(to, async (storage) => {
+      await storage.fill(book);
+      for (const picture of pictures) await storage.keepPicture(picture);
+    });
   }
 
-  private found(): Book {
+  private found(): BookInFile {
     if (this.looked === null) throw new Error("no file has been looked at");
     return this.looked;
   }
