@@ -1,4 +1,4 @@
-import { daysBetween, type MeterReckoning, type Point } from "@yonderfell/core";
+import { addDays, daysBetween, lifeOn, type MeterReckoning, type Point } from "@yonderfell/core";
 
 /** A point of the chart of a life: a day, and the life then. */
 export interface ChartPoint {
@@ -18,16 +18,25 @@ export interface LifeChart {
 
 const place = ({ day, life }: Point): ChartPoint => ({ x: day, y: life });
 
-/** The chart of a meter's life on its day: every figure where it stands, those left out among them. */
-export function lifeChart({ kept, faults, life, today, running }: MeterReckoning): LifeChart {
+/** The line goes on from the last figure in so many steps, so that it is level while the machine is laid up. */
+const STEPS = 24;
+
+function onwards({ kept, rate, running, today }: MeterReckoning): ChartPoint[] {
   const last = kept.at(-1);
-  const goesOn = last !== undefined && life !== null && daysBetween(last.day, today) > 0;
-  const reckoned = goesOn ? [{ x: today, y: life }] : [];
-  // While it is laid up the line is level: the corner stands where the lay-up ends.
-  const corner =
-    goesOn && running.between(last.day, today) === 0 ? [{ x: today, y: last.life }] : [];
+  const days = last === undefined ? 0 : daysBetween(last.day, today);
+  if (last === undefined || days <= 0) return [];
+  const count = Math.min(STEPS, days);
+  return Array.from({ length: count }, (_, step) => {
+    const day = addDays(last.day, Math.round(((step + 1) * days) / count));
+    return { x: day, y: lifeOn(kept, rate.perDay, day, running) ?? last.life };
+  });
+}
+
+/** The chart of a meter's life on its day: every figure where it stands, those left out among them. */
+export function lifeChart(reckoning: MeterReckoning): LifeChart {
+  const { kept, faults } = reckoning;
   return {
-    line: [...kept.map(place), ...(corner.length > 0 ? corner : reckoned)],
+    line: [...kept.map(place), ...onwards(reckoning)],
     read: kept.filter((point) => !point.estimated && !point.change).map(place),
     estimated: kept.filter((point) => point.estimated).map(place),
     changes: kept.filter((point) => point.change).map(place),
