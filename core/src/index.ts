@@ -85,3 +85,4 @@ export * from "./machine/addMachine.js";
 export * from "./machine/outOfService.js";
 export * from "./meter/changeMeter.js";
 export * from "./quantity/preferredUnit.js";
+export * from "./quantity/unitWords.js";
