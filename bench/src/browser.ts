@@ -30,12 +30,13 @@ const PATIENCE_MS = 300_000;
 const median = (times: readonly number[]): number =>
   [...times].sort((one, other) => one - other)[Math.floor(times.length / 2)] ?? 0;
 
-function report(name: string, ms: number, most: number): void {
+/** Prints a time against what it may be. */
+export function report(name: string, ms: number, most: number): void {
   console.log(`${name}: ${ms.toFixed(0)} ms (at most ${most} ms)${ms > most ? "  TOO SLOW" : ""}`);
 }
 
 /** Notes in the page when the first strip is there, and when the board is no longer being reckoned. */
-function watchBoard(): void {
+export function watchBoard(): void {
   new MutationObserver(() => {
     if (performance.getEntriesByName("board in sight").length > 0) return;
     if (document.querySelector("[data-strip]") !== null) performance.mark("board in sight");
@@ -52,7 +53,7 @@ async function inSight(page: Page): Promise<number> {
 }
 
 /** Opens the book from its file, as a person does, and waits for its first board. */
-async function keepBook(page: Page, address: string, file: string): Promise<void> {
+export async function keepBook(page: Page, address: string, file: string): Promise<void> {
   await page.goto(`${address}welcome`);
   const input = await page.waitForSelector<"input">("input[type=file]" as "input");
   await input?.uploadFile(file);

@@ -11,6 +11,7 @@ import {
 import { measureBrowser } from "./browser.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
+import { measureYard } from "./yard.js";
 
 const TODAY = dayOf("2026-11-23");
 
@@ -44,3 +45,4 @@ line("due rules, whole book", whole, 1);
 line("due rules, one machine", one, 0.005);
 console.log(`validation, whole book: ${(validation / parse).toFixed(2)} × JSON.parse`);
 await measureBrowser();
+await measureYard();

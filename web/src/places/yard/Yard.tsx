@@ -1,6 +1,6 @@
 import { useLiveQuery } from "dexie-react-hooks";
 import { Gauge, Plus, Users } from "lucide-react";
-import { useDeferredValue, useMemo, type ReactElement } from "react";
+import { useDeferredValue, useMemo, useState, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
@@ -9,15 +9,7 @@ import { choicesOfWords, SelectField, TextField } from "../../ui/fields.js";
 import { LongList } from "../../ui/LongList.js";
 import { Page } from "../../ui/Page.js";
 import { counted, sentence } from "../../words/format.js";
-import {
-  YARD_GROUPS,
-  YARD_ORDERS,
-  yardLines,
-  type YardGroup,
-  type YardLine,
-  type YardOrder,
-  type YardView,
-} from "./yardModel.js";
+import { YARD_GROUPS, YARD_ORDERS, yardLines, type YardLine, type YardView } from "./yardModel.js";
 import { YardRow } from "./YardRow.js";
 
 const ROW_HEIGHT = 53;
@@ -28,23 +20,24 @@ const keyOf = (line: YardLine): string =>
   line.code === "group" ? `group ${line.name}` : line.machine.machine.id;
 const heightOf = (line: YardLine): number => (line.code === "group" ? GROUP_HEIGHT : ROW_HEIGHT);
 
+const oneOf = <Value extends string>(values: readonly Value[], text: string | null): Value =>
+  values.find((value) => value === text) ?? (values[0] as Value);
+
 /** How the Yard is looked at, kept in the address so that one comes back to the same. */
 function useYardView(): readonly [YardView, (patch: Partial<YardView>) => void] {
   const [search, setSearch] = useSearchParams();
-  const view: YardView = {
+  // Held here as well: the address follows too late for what is being typed.
+  const [view, setView] = useState<YardView>(() => ({
     words: search.get("find") ?? "",
-    order: (YARD_ORDERS as readonly string[]).includes(search.get("order") ?? "")
-      ? (search.get("order") as YardOrder)
-      : "number",
-    group: (YARD_GROUPS as readonly string[]).includes(search.get("by") ?? "")
-      ? (search.get("by") as YardGroup)
-      : "none",
-  };
+    order: oneOf(YARD_ORDERS, search.get("order")),
+    group: oneOf(YARD_GROUPS, search.get("by")),
+  }));
   const change = (patch: Partial<YardView>): void => {
     const next = { ...view, ...patch };
+    setView(next);
     const named = { find: next.words, order: next.order, by: next.group };
     const said = Object.entries(named).filter(
-      ([, value]) => value !== "" && value !== "number" && value !== "none",
+      ([, value]) => value !== "" && value !== YARD_ORDERS[0] && value !== YARD_GROUPS[0],
     );
     setSearch(Object.fromEntries(said), { replace: true });
   };
