@@ -92,6 +92,26 @@ test("a product that claims what is required covers it once it is in", async () 
   await page.waitForFunction(() => !document.body.innerText.includes("not shown to meet DOT 5.1"));
 });
 
+test("coolants that must not mix are refused with the reason, unless it was flushed", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-mower/plate`);
+  await waitForWords(page, "its family is not conventional; do not mix, flush");
+  await press(page, "What would do in cooling system");
+  await waitForWords(page, "Rime Classic, conventional");
+  await waitForWords(
+    page,
+    "Refused: conventional and organic acid coolants must not mix; flush first.",
+  );
+  await page.keyboard.press("Escape");
+  await press(page, "Edit cooling system");
+  await choose(page, "In it now", "Rime Classic");
+  await page.click("[role=dialog] button[type=submit]");
+  await waitForWords(page, "coolants must not mix; flush first.");
+  await press(page, "It was flushed before the other went in");
+  await save(page);
+  await page.waitForFunction(() => !document.body.innerText.includes("do not mix, flush"));
+});
+
 test("an override needs its reason, and then governs", async () => {
   const { page, address } = app();
   await page.goto(`${address}yard/m-minibus/plate`);

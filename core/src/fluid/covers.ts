@@ -2,7 +2,7 @@ import type { Fluid } from "../book/fluid.js";
 import type { Product } from "../book/product.js";
 import { coverage, type CodeAnswer } from "./claims.js";
 import { servesCold, type ColdAnswer } from "./grade.js";
-import { brakeTypeServes, mixing, type MixingAnswer } from "./mixing.js";
+import { brakeTypeServes } from "./mixing.js";
 import { OILS } from "./kinds.js";
 
 /** What stands against a product in a fluid system. */
@@ -94,9 +94,4 @@ export function gradesInTheCold(fluid: Fluid, coldest: number | null): GradeAnsw
       byRange === null ? byGrade : byRange && byGrade !== "too-thick" ? "serves" : "too-thick";
     return { grade, from: from ?? null, to: to ?? null, cold };
   });
-}
-
-/** What comes of putting a product to the one that is in a fluid system now. */
-export function toppingUp(now: Product, added: Product): MixingAnswer {
-  return mixing(now, added);
 }

@@ -5,7 +5,7 @@ import {
   numbersAgree,
   plateFindings,
   productCovers,
-  toppingUp,
+  mixing,
   type Capacity,
   type CoverIssue,
   type Fluid,
@@ -163,7 +163,7 @@ describe("what a product covers", () => {
   test("what is in already decides what may be put to it", () => {
     const silicone = product({ kind: "brake fluid", brakeType: "5" });
     const glycol = product({ kind: "brake fluid", brakeType: "4" });
-    expect(toppingUp(silicone, glycol).code).toBe("ruins-seals");
+    expect(mixing(silicone, glycol).code).toBe("ruins-seals");
   });
 });
 

@@ -3,6 +3,8 @@ import {
   CAPACITY_CONDITIONS,
   COOLANT_FAMILIES,
   FLUID_KINDS,
+  isRefused,
+  mixing,
   type Fluid,
   type FluidId,
   type Gallons,
@@ -23,7 +25,7 @@ import {
 } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import { fieldsOf, useModel, type Field, type FormModel } from "../../../ui/useModel.js";
-import { productWords } from "../../../words/plateWords.js";
+import { mixingWords, productWords } from "../../../words/plateWords.js";
 import { RecordDialog } from "../../../ui/RecordDialog.js";
 import {
   capacityWanted,
@@ -53,6 +55,19 @@ const SYSTEMS = [
 ];
 const SOURCES = ["handbook", "label", "dealer", "own experience", "maker of another part"];
 
+/** Why what is in may not be followed by the product chosen, unless it was flushed; empty where it may. */
+function mixingProblem(
+  { product, isFlushed }: FluidModel,
+  fluid: Fluid | null,
+  products: readonly Product[],
+): string {
+  const now = products.find((one) => one.id === fluid?.product);
+  const next = products.find((one) => one.id === product);
+  if (isFlushed || now === undefined || next === undefined || now.id === next.id) return "";
+  const answer = mixing(now, next);
+  return isRefused(answer) ? mixingWords(answer) : "";
+}
+
 /** Writes down a fluid system: what belongs in it, how much by whom, what is in it now. */
 export function FluidForm({
   fluid,
@@ -76,7 +91,7 @@ export function FluidForm({
       name={fluid?.system ?? null}
       section="fluids"
       before={fluid}
-      problem={fluidProblem(model, gallons)}
+      problem={fluidProblem(model, gallons) || mixingProblem(model, fluid, products)}
       after={() => {
         const id = fluid?.id ?? (newId() as FluidId);
         return fluidOf(model, fluid, { id, machine: machine.id, gallons });
@@ -84,6 +99,9 @@ export function FluidForm({
       onClose={onClose}
     >
       <WhatItIs form={form} products={products} />
+      {mixingProblem({ ...model, isFlushed: false }, fluid, products) !== "" && (
+        <CheckField label="It was flushed before the other went in" {...field("isFlushed")} />
+      )}
       <Capacities {...field("capacities")} gallons={gallons} />
       <Grades {...field("grades")} />
       <NoteField label="Note" {...field("note")} />

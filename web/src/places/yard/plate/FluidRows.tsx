@@ -28,11 +28,14 @@ export function FluidRows({
   fluids,
   products,
   onEdit,
+  onChoose,
 }: {
   readonly machine: Machine;
   readonly fluids: readonly Fluid[];
   readonly products: readonly Product[];
   readonly onEdit: (fluid: Fluid) => void;
+  /** Asks which products would do. */
+  readonly onChoose: (fluid: Fluid) => void;
 }): ReactElement {
   return (
     <ul>
@@ -47,7 +50,17 @@ export function FluidRows({
           </div>
           <Capacities fluid={fluid} />
           <Required fluid={fluid} machine={machine} />
-          <InItNow fluid={fluid} machine={machine} products={products} />
+          <div>
+            <InItNow fluid={fluid} machine={machine} products={products} />
+            <button
+              type="button"
+              aria-label={`What would do in ${fluid.system}`}
+              className="min-h-8 text-fine text-clear underline max-lg:min-h-12 print:hidden"
+              onClick={() => onChoose(fluid)}
+            >
+              What would do?
+            </button>
+          </div>
           <EditButton what={fluid.system} onEdit={() => onEdit(fluid)} />
         </li>
       ))}

@@ -9,6 +9,7 @@ import { FluidForm } from "./FluidForm.js";
 import { FluidRows } from "./FluidRows.js";
 import { PointForm } from "./PointForm.js";
 import { PointRows } from "./PointRows.js";
+import { ProductChoice } from "./ProductChoice.js";
 import { SpecificationForm } from "./SpecificationForm.js";
 import { SpecificationRows } from "./SpecificationRows.js";
 
@@ -44,6 +45,7 @@ type Editing<T> = T | null | undefined;
 
 function Fluids({ machine, found: { plate, products } }: PartProps): ReactElement {
   const [editing, setEditing] = useState<Editing<Fluid>>();
+  const [choosing, setChoosing] = useState<Fluid | null>(null);
   const { fluids } = plate;
   const close = (): void => setEditing(undefined);
   return (
@@ -60,7 +62,21 @@ function Fluids({ machine, found: { plate, products } }: PartProps): ReactElemen
         </Link>
       }
     >
-      <FluidRows machine={machine} fluids={fluids} products={products} onEdit={setEditing} />
+      <FluidRows
+        machine={machine}
+        fluids={fluids}
+        products={products}
+        onEdit={setEditing}
+        onChoose={setChoosing}
+      />
+      {choosing !== null && (
+        <ProductChoice
+          fluid={choosing}
+          machine={machine}
+          products={products}
+          onClose={() => setChoosing(null)}
+        />
+      )}
       {editing !== undefined && (
         <FluidForm fluid={editing} machine={machine} products={products} onClose={close} />
       )}

@@ -42,6 +42,8 @@ export interface FluidModel {
   readonly coolantFamily: CoolantFamily | "";
   readonly brakeType: BrakeType | "";
   readonly product: string;
+  /** The system was flushed before the product was changed. */
+  readonly isFlushed: boolean;
   readonly note: string;
   readonly grades: readonly GradeRow[];
   readonly capacities: readonly CapacityRow[];
@@ -75,6 +77,7 @@ export function emptyFluid(newId: () => string): FluidModel {
     coolantFamily: "",
     brakeType: "",
     product: "",
+    isFlushed: false,
     note: "",
     grades: [],
     capacities: [emptyCapacity(newId())],
@@ -93,6 +96,7 @@ export function modelOfFluid(fluid: Fluid): FluidModel {
     coolantFamily: fluid.coolantFamily ?? "",
     brakeType: fluid.brakeType ?? "",
     product: fluid.product ?? "",
+    isFlushed: false,
     note: fluid.note ?? "",
     grades: (fluid.grades ?? []).map(({ grade, from, to }) => ({
       grade,

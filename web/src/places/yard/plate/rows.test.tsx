@@ -35,6 +35,7 @@ describe("the fluids of a plate", () => {
         fluids={plate.fluids}
         products={BOOK.products ?? []}
         onEdit={onEdit}
+        onChoose={jest.fn()}
       />,
     );
     return onEdit;
