@@ -47,6 +47,8 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
 }
 
 const A_DAY_MS = 86_400_000;
+/** How the database answers once this tab has had to let go of it. */
+const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
 
 /** What is fetched only when the board is in sight: the code that writes, words about exports and newer versions. */
 function OnceShown(): ReactElement | null {
@@ -57,7 +59,10 @@ function OnceShown(): ReactElement | null {
     void writingCode();
     // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
     const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
-    void storage.dropUnusedPictures(yesterday);
+    storage.dropUnusedPictures(yesterday).catch((error: unknown) => {
+      // Another tab may have taken the book over meanwhile; then that one tidies up.
+      if (!(error instanceof Error) || !LET_GO.has(error.name)) throw error;
+    });
   }, [isIdle, storage]);
   return isIdle ? (
     <Suspense>

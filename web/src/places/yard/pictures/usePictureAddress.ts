@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import type { StoredPicture } from "../../../data/picture.js";
 import { useBook } from "../../../app/openBook.js";
 
 /** What is known of a picture: its address while it is shown, null where this browser does not have it. */
@@ -8,14 +9,16 @@ export function usePictureAddress(hash: string): string | null | undefined {
   useEffect(() => {
     let made: string | null = null;
     let isWanted = true;
-    void storage.picture(hash).then((picture) => {
+    const show = (picture: StoredPicture | null): void => {
       if (!isWanted) return;
       made =
         picture === null
           ? null
           : URL.createObjectURL(new Blob([picture.bytes], { type: picture.type }));
       setAddress(made);
-    });
+    };
+    // One that cannot be read is not here, whatever the reason.
+    storage.picture(hash).then(show, () => show(null));
     return () => {
       isWanted = false;
       if (made !== null) URL.revokeObjectURL(made);

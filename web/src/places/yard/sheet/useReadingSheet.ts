@@ -59,13 +59,15 @@ function useKeptFigures(): {
   const [hasFailed, setHasFailed] = useState(false);
   const isTouched = useRef(false);
   useEffect(() => {
-    void storage.draft(DRAFT).then((draft) => {
-      if (draft !== null && !isTouched.current) {
+    storage.draft(DRAFT).then(
+      (draft) => {
+        if (draft === null || isTouched.current) return;
         const found = new Map(draft.value as [string, string][]);
         setFigures(found);
         setKeptAs(found);
-      }
-    });
+      },
+      () => setHasFailed(true),
+    );
   }, [storage]);
   const change = (next: SheetFigures): void => {
     isTouched.current = true;
