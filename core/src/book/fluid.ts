@@ -36,7 +36,6 @@ export const gradeSchema = z.looseObject(
   { grade: nameField, from: numberField.nullish(), to: numberField.nullish() },
   "a grade",
 );
-export type ClimateGrade = z.infer<typeof gradeSchema>;
 
 /** A fluid system of a machine: what belongs in it, how much, and what is in it now. */
 export const fluidSchema = z.looseObject(

@@ -78,4 +78,3 @@ export const dutySchema = z.looseObject(
   },
   "how it is used",
 );
-export type Duty = z.infer<typeof dutySchema>;

@@ -40,9 +40,6 @@ const SCREWS: ReadonlyMap<string, number> = new Map([
   ] as const),
 ]);
 
-/** The threads the orientation table knows. */
-export const THREADS: readonly string[] = [...SCREWS.keys()];
-
 const STRENGTH_FACTOR: Readonly<Record<StrengthClass, number>> = {
   "8.8": 1,
   "10.9": 1.4,

@@ -19,6 +19,19 @@ export const KINDS: readonly string[] = [
   "trailer",
 ];
 
+/** Whether what was done before is known. */
+export const HISTORY_CHOICES = [
+  ["known", "known"],
+  ["unknown", "not known: came without records"],
+] as const;
+
+/** Whose quarts and gallons a bare word means. */
+export const GALLON_CHOICES = [
+  ["", "litres, or as each is typed"],
+  ["us", "US quarts and gallons"],
+  ["imperial", "imperial pints and gallons"],
+] as const;
+
 /** What stands in the way of a machine, and what to do. */
 export function machineIssueWords(issue: MachineIssue): string {
   switch (issue.code) {

@@ -10,19 +10,10 @@ import { QuantityField } from "../../../ui/QuantityField.js";
 import { fieldsOf, type Field, type FormModel } from "../../../ui/useModel.js";
 import { sentence } from "../../../words/format.js";
 import { capacityWanted } from "../plate/fluidModel.js";
-import { KINDS } from "../../../words/machineWords.js";
+import { GALLON_CHOICES, HISTORY_CHOICES, KINDS } from "../../../words/machineWords.js";
 import type { FluidRow, MachineSheet, MeterRow } from "./newMachineModel.js";
 import { useNewMachine } from "./useNewMachine.js";
 
-const HISTORY = [
-  ["known", "known"],
-  ["unknown", "not known: came without records"],
-] as const;
-const GALLONS = [
-  ["", "litres, or as each is typed"],
-  ["us", "US quarts and gallons"],
-  ["imperial", "imperial pints and gallons"],
-] as const;
 const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
   ["", "it has none"],
   ["km", "km"],
@@ -87,8 +78,12 @@ function Facts({
         <TextField label="VIN or serial number" isMono note={vinRemark} {...field("vin")} />
       </div>
       <DayField label="In service since" {...field("inService")} />
-      <SelectField label="History before" choices={HISTORY} {...field("history")} />
-      <SelectField label="A bare quart or gallon means" choices={GALLONS} {...field("gallons")} />
+      <SelectField label="History before" choices={HISTORY_CHOICES} {...field("history")} />
+      <SelectField
+        label="A bare quart or gallon means"
+        choices={GALLON_CHOICES}
+        {...field("gallons")}
+      />
     </section>
   );
 }

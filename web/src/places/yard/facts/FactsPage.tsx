@@ -7,7 +7,13 @@ import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { KINDS, machineIssueWords, vinDoubtWords } from "../../../words/machineWords.js";
+import {
+  GALLON_CHOICES,
+  HISTORY_CHOICES,
+  KINDS,
+  machineIssueWords,
+  vinDoubtWords,
+} from "../../../words/machineWords.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { PicturesField } from "../pictures/PicturesField.js";
 import { DutyFields } from "./DutyFields.js";
@@ -15,16 +21,6 @@ import { DayField } from "../../../ui/DayField.js";
 import { factsProblem, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
 import { LaidUpFields, NeededFields } from "./LaidUpFields.js";
 import { ServiceStanding } from "./ServiceStanding.js";
-
-const HISTORY = [
-  ["known", "known"],
-  ["unknown", "not known: came without records"],
-] as const;
-const GALLONS = [
-  ["", "litres, or as each is typed"],
-  ["us", "US quarts and gallons"],
-  ["imperial", "imperial pints and gallons"],
-] as const;
 
 /** What a machine is, where it lives, how it is used, when it stands; and whether it may be used. */
 export default function FactsPage(): ReactElement {
@@ -125,8 +121,12 @@ function WhatItIs({
       </div>
       <DayField label="In service since" {...field("inService")} />
       <DayField label="Came here" {...field("acquired")} />
-      <SelectField label="History before" choices={HISTORY} {...field("history")} />
-      <SelectField label="A bare quart or gallon means" choices={GALLONS} {...field("gallons")} />
+      <SelectField label="History before" choices={HISTORY_CHOICES} {...field("history")} />
+      <SelectField
+        label="A bare quart or gallon means"
+        choices={GALLON_CHOICES}
+        {...field("gallons")}
+      />
     </section>
   );
 }
