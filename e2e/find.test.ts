@@ -95,7 +95,7 @@ test("the windows of the book move what is due and soon, and can be taken back",
   await page.waitForSelector("[data-strip]");
   expect(await stripOf(page, "t-bus-oil")).toContain("soon");
   await page.goto(`${address}preferences`);
-  await waitForWords(page, "Windows of Skarrow Vale");
+  await waitForWords(page, "What makes a task due");
   const field = await page.$$("input[inputmode=numeric]");
   await field[1]?.click({ count: 3 });
   await page.keyboard.type("2");
@@ -106,7 +106,7 @@ test("the windows of the book move what is due and soon, and can be taken back",
   await page.waitForFunction(() =>
     document.querySelector("[data-strip='t-bus-oil']")?.textContent.includes("clear"),
   );
-  await press(page, "Undo: the windows of due and soon");
+  await press(page, "Undo: settings of the book");
   await page.waitForFunction(() =>
     document.querySelector("[data-strip='t-bus-oil']")?.textContent.includes("soon"),
   );

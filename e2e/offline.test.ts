@@ -55,7 +55,7 @@ test("after the first load all of it works without the server: places, search, s
     ["ledger", "The log"],
     ["books", "1 change made here"],
     ["hand-over", "Choose the other book's file"],
-    ["preferences", "Windows of"],
+    ["preferences", "What makes a task due"],
   ] as const) {
     await open(path);
     await waitForWords(page, words);

@@ -188,3 +188,33 @@ test("the Yard is found by words and put together by kind, and stands so when on
     ),
   ).toEqual(["Electric van", "Van"]);
 });
+
+test("what the book calls its money, and whose quarts a bare word means, are set in preferences and undone", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}preferences`);
+  await write(page, "What stands behind an amount of money", "marks");
+  await waitForWords(page, "An amount is then written 1 240.50 marks");
+  await page.select("form select", "imperial");
+  await press(page, "Save money and quarts");
+  await waitForWords(page, "Saved.");
+  await page.goto(`${address}stores`);
+  await waitForWords(page, "1.25 marks, Corrie Factors");
+  await page.goto(`${address}preferences`);
+  await press(page, "Undo: settings of the book");
+  await page.waitForFunction(
+    () => document.querySelector<HTMLSelectElement>("form select")?.value === "",
+  );
+});
+
+test("a part is found by a few words, and the Stores show it", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}ahead`);
+  await page.waitForSelector("[data-strip]");
+  await page.keyboard.press("/");
+  await page.waitForSelector("[role=dialog] input");
+  await page.keyboard.type("drain seal 20");
+  await waitForWords(page, "Drain plug seal 20 mm W 20");
+  await page.keyboard.press("Enter");
+  await page.waitForFunction(() => location.pathname === "/stores");
+  await waitForWords(page, "Parts 1");
+});

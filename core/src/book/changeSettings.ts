@@ -1,3 +1,4 @@
+import type { Gallons } from "../quantity/unit.js";
 import type { Change } from "./change.js";
 import type { Book } from "./book.js";
 import { failure, success, type Result } from "./result.js";
@@ -9,18 +10,31 @@ export interface SettingsIssue {
   readonly setting: keyof Settings;
 }
 
+/** What is to be set; what is not named stays. */
+export interface SettingsInput extends Partial<Settings> {
+  /** What stands behind an amount of money; empty for nothing. */
+  readonly currency?: string;
+  /** Whose quarts and gallons a bare word means; null where the book does not say. */
+  readonly gallons?: Gallons | null;
+}
+
 const NAMES = ["dueWithinDays", "leadDays", "staleAfterDays"] as const;
 
-/** Sets the windows of the status rules (due rules §7), in whole days; other settings stay. Refused: anything but whole numbers of at least 0. */
+/** Sets the windows of the status rules (due rules §7), in whole days, and how the book writes money and quarts. Refused: windows that are not whole numbers of at least 0. */
 export function changeSettings(
   settings: Book["settings"],
-  input: Settings,
+  input: SettingsInput,
 ): Result<Change, SettingsIssue> {
-  const wrong = NAMES.filter((name) => !Number.isInteger(input[name]) || input[name] < 0);
+  const wrong = NAMES.filter((name) => {
+    const days = input[name];
+    return days !== undefined && (!Number.isInteger(days) || days < 0);
+  });
   if (wrong.length > 0) {
     return failure(wrong.map((setting) => ({ code: "not-whole-days" as const, setting })));
   }
-  const after = { ...settings, ...input };
+  const { currency } = input;
+  const words = currency === undefined ? {} : { currency: currency.trim() || null };
+  const after = { ...settings, ...input, ...words };
   const fields = [{ key: "settings", before: settings ?? null, after }];
   return success({ command: "change-settings", records: [], fields });
 }

@@ -16,7 +16,6 @@ import type {
   Section,
   Settings,
   SharedBook,
-  SharedSection,
 } from "@yonderfell/core";
 
 import type { StoredPicture } from "./picture.js";
@@ -98,6 +97,8 @@ export interface BoardSource {
   settings(): Promise<Settings>;
   /** The parts of several machines, read together; those that are not there are left out. */
   machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]>;
+  /** The records of one section, in their order. */
+  list<S extends Section>(section: S): Promise<readonly RecordOf[S][]>;
   /** The number of the last change, 0 before the first. */
   lastSeq(): Promise<number>;
   /** The changes after `seq`, or null where the journal no longer goes back that far. */
@@ -124,8 +125,6 @@ export interface BookStorage extends BoardSource {
   machineBook(id: MachineId): Promise<MachineBook | null>;
   /** What belongs in and on a machine; empty where nothing is recorded. */
   plate(id: MachineId): Promise<MachinePlate>;
-  /** The records of one section of what belongs to no one machine, in their order. */
-  list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]>;
   /** What belongs to no one machine, and the machines. */
   shared(): Promise<SharedBook>;
   /** How many records each section holds. */

@@ -5,6 +5,8 @@ import {
   type Machine,
   type MachineBook,
   type MachineId,
+  type RecordOf,
+  type Section,
   type Settings,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
@@ -48,6 +50,11 @@ export class DexieBoardSource implements BoardSource {
   async machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]> {
     const { database } = this;
     return database.transaction("r", this.records(), () => readMachineBooks(database, ids));
+  }
+
+  async list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {
+    const rows = await tableOf(this.database, section).orderBy("place").toArray();
+    return rows.map((row) => row.record);
   }
 
   async lastSeq(): Promise<number> {

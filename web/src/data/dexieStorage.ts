@@ -10,11 +10,9 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
-  type RecordOf,
   type Result,
   type Section,
   type SharedBook,
-  type SharedSection,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { readMachineBooks, readPlates, readShared, tableOf } from "./bookSlices.js";
@@ -81,11 +79,6 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       readPlates(database, [id]),
     );
     return plate ?? EMPTY_PLATE;
-  }
-
-  async list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]> {
-    const rows = await tableOf(this.database, section).orderBy("place").toArray();
-    return rows.map((row) => row.record);
   }
 
   async shared(): Promise<SharedBook> {

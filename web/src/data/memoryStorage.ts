@@ -107,8 +107,8 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve(this.book === null ? EMPTY_PLATE : machinePlateOf(this.book, id));
   }
 
-  async list<S extends SharedSection>(section: S): Promise<readonly RecordOf[S][]> {
-    return (await this.shared())[section];
+  list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {
+    return Promise.resolve((this.book?.[section] ?? []) as readonly RecordOf[S][]);
   }
 
   shared(): Promise<SharedBook> {

@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { inOrderOfDate } from "./boardOrder.js";
 import { LongList } from "./LongList.js";
 import { MeterLine } from "./MeterLine.js";
+import { Standing } from "./Standing.js";
 import { ReachAxis } from "./ReachAxis.js";
 import { ReachPaints } from "./ReachStrip.js";
 import { reachScale, type ReachScale } from "./reachScale.js";
@@ -92,7 +93,7 @@ const Bundle = memo(function Bundle({
       aria-labelledby={isNamed ? heading : undefined}
       className={`border-t border-rule pb-1.5 ${isNarrow ? "" : "flex"}`}
     >
-      {isNamed && <BundleName id={heading} machine={machine} isNarrow={isNarrow} />}
+      {isNamed && <BundleName id={heading} machine={machine} today={today} isNarrow={isNarrow} />}
       <ul className="min-w-0 flex-1 py-1">
         {inOrderOfDate(machine.tasks).map((task) => (
           <StripRow
@@ -112,10 +113,12 @@ const Bundle = memo(function Bundle({
 function BundleName({
   id,
   machine,
+  today,
   isNarrow,
 }: {
   readonly id: string;
   readonly machine: BoardMachine;
+  readonly today: DayNumber;
   readonly isNarrow: boolean;
 }): ReactElement {
   const { tag, name, id: machineId } = machine.machine;
@@ -131,6 +134,7 @@ function BundleName({
         </Link>
       </h2>
       <MeterLine machine={machine} />
+      <Standing machine={machine} today={today} />
     </div>
   );
 }

@@ -18,7 +18,8 @@ export function TextField(props: TextFieldProps): ReactElement {
   const { label, value, onChange, offered, note, isMono = false } = props;
   const own = useId();
   const list = offered === undefined ? undefined : own;
-  return (
+  const described = note === undefined ? undefined : `${own}-note`;
+  const field = (
     <label className="block text-fine text-quiet">
       {label}
       <input
@@ -28,6 +29,7 @@ export function TextField(props: TextFieldProps): ReactElement {
         required={props.isRequired}
         autoFocus={props.autoFocus}
         list={list}
+        aria-describedby={described}
         onChange={(event) => onChange(event.target.value)}
       />
       {list !== undefined && (
@@ -37,8 +39,14 @@ export function TextField(props: TextFieldProps): ReactElement {
           ))}
         </datalist>
       )}
-      {note}
     </label>
+  );
+  if (note === undefined) return field;
+  return (
+    <div className="text-fine text-quiet">
+      {field}
+      <span id={described}>{note}</span>
+    </div>
   );
 }
 

@@ -52,7 +52,7 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     case "hand-over":
       return `hand-over of ${counted(change.records.length, "record")}`;
     case "change-settings":
-      return "the windows of due and soon";
+      return "settings of the book";
     default:
       return `change of ${counted(change.records.length, "record")}`;
   }

@@ -7,6 +7,7 @@ import {
 import { amount, counted, dateRange, perDay, shortDate, spanOfDays } from "./format.js";
 import { meterName, meterOf, unitOf } from "./limitWords.js";
 import type { Place } from "./place.js";
+import { idleWords } from "./standingWords.js";
 
 /** How fast the meter runs and what that makes of the limit, in sentences. */
 export function forecastWords(limit: LimitReckoning, place: Place): string[] {
@@ -22,7 +23,10 @@ export function forecastWords(limit: LimitReckoning, place: Place): string[] {
     rate === null ? "" : `Running ${perDay(rate, meter.meter.unit)} (${rateSource(meter)}): `;
   const likely = shortDate(limit.forecast.likely, place.today);
   const range = dateRange(limit.forecast, place.today);
-  return [`${pace}about ${likely}${range === likely ? "" : ` (${range})`}.`];
+  return [
+    `${pace}about ${likely}${range === likely ? "" : ` (${range})`}.`,
+    ...idleWords(place, limit.forecast.likely),
+  ];
 }
 
 function reachedWords(limit: MeterLimitReckoning, { machine, today }: Place): string {

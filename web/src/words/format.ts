@@ -1,7 +1,21 @@
 import { daysBetween, partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
 import { decimalSign, thousandsSign } from "./writing.js";
 
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+/** The months as they are written, January first. */
+export const MONTHS = [
+  "Jan",
+  "Feb",
+  "Mar",
+  "Apr",
+  "May",
+  "Jun",
+  "Jul",
+  "Aug",
+  "Sep",
+  "Oct",
+  "Nov",
+  "Dec",
+];
 const WEEKDAYS = ["Thu", "Fri", "Sat", "Sun", "Mon", "Tue", "Wed"];
 /** No-break space, between a figure and its unit and between thousands. */
 export const NBSP = "\u00a0";

@@ -1,5 +1,6 @@
 import {
   correctEntry,
+  keepRecord,
   dayOf,
   logWork,
   type EntryId,
@@ -74,4 +75,25 @@ test("of entries that fit as well the latest comes first", async () => {
 test("searches typed one after the other do not get in each other's way", async () => {
   const results = await Promise.all(["e", "en", "eng", "engi"].map((words) => titles(words)));
   expect(results.every((found) => found.length > 0)).toBe(true);
+});
+
+test("a part is found by its number, by an equivalent and by the machine that takes it, as soon as it stands in the book", async () => {
+  const part = (BOOK.parts ?? []).find((one) => (one.equivalents ?? []).length > 0);
+  if (part === undefined) throw new Error("the demonstration has no equivalent");
+  const line = `part  ${part.name} ${part.number}`;
+  const taker = (BOOK.fitments ?? []).find((one) => one.part === part.id)?.machine;
+  const tag = (BOOK.machines ?? []).find((one) => one.id === taker)?.tag ?? "";
+  expect(await titles(part.number)).toContain(line);
+  expect(await titles((part.equivalents ?? [])[0] ?? "")).toContain(line);
+  expect(await titles(`${tag} ${part.name}`)).toContain(line);
+  const change = keepRecord("parts", part, { ...part, number: "ZX 9000" });
+  if (!change.ok) throw new Error("the part is not sound");
+  await storage.apply(change.value, "2026-11-23T09:00:00.000Z", true);
+  expect(await titles("zx 9000")).toEqual([`part  ${part.name} ZX 9000`]);
+  expect(await titles(part.number)).not.toContain(line);
+});
+
+test("a fluid is found by what its label claims", async () => {
+  const product = (BOOK.products ?? []).find((one) => (one.claims ?? []).length > 0);
+  expect(await titles((product?.claims ?? [])[0] ?? "")).toContain(`fluid  ${product?.name}`);
 });

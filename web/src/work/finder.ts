@@ -5,16 +5,20 @@ import {
   type Entry,
   type MachineBook,
   type MachineId,
+  type Part,
+  type Product,
+  type Section,
 } from "@yonderfell/core";
 import MiniSearch from "minisearch";
 import type { BoardSource } from "../data/bookStorage.js";
 
 /** Something of the book that can be found. */
 export interface Found {
-  readonly kind: "machine" | "task" | "entry";
+  readonly kind: "machine" | "task" | "part" | "fluid" | "entry";
   /** Its own id. */
   readonly id: string;
-  readonly machine: MachineId;
+  /** Null for a part and a fluid, which belong to no one machine. */
+  readonly machine: MachineId | null;
   readonly tag: string;
   readonly title: string;
   readonly detail: string;
@@ -32,8 +36,8 @@ type Scored = Found & { readonly score: number };
 /** An entry with at least this share of the best one's score is taken to fit as well. */
 const FITS_AS_WELL = 0.4;
 
-/** Of the same words a machine is meant before a task of it, and that before an entry. */
-const WEIGHT = { machine: 3, task: 2, entry: 1 } as const;
+/** Of the same words a machine is meant before a task of it, and that before a part or an entry. */
+const WEIGHT = { machine: 3, task: 2, part: 1.5, fluid: 1.5, entry: 1 } as const;
 const MACHINES_AT_ONCE = 20;
 const MONTHS = [
   ...["January", "February", "March", "April", "May", "June", "July"],
@@ -55,6 +59,7 @@ export class Finder {
     },
   });
   private readonly keys = new Map<MachineId, readonly string[]>();
+  private storesKeys: readonly string[] = [];
   private seq: number | null = null;
   /** The index is brought up to date by one search at a time. */
   private turn: Promise<void> = Promise.resolve();
@@ -91,7 +96,28 @@ export class Finder {
       for (const id of some) this.forget(id);
       for (const book of await this.storage.machineBooks(some)) this.learn(book);
     }
+    if (lines === null || lines.some(({ change }) => change.records.some(isOfTheStores))) {
+      await this.learnStores();
+    }
     this.seq = lastSeq;
+  }
+
+  /** Parts and fluids, found also by the machines that take them. */
+  private async learnStores(): Promise<void> {
+    const { storage } = this;
+    const machines = await storage.machines();
+    const names = new Map(machines.map(({ id, tag, name }) => [id, `${tag} ${name}`]));
+    const takers = new Map<string, string[]>();
+    for (const { part, machine } of await storage.list("fitments")) {
+      takers.set(part, [...(takers.get(part) ?? []), names.get(machine) ?? ""]);
+    }
+    const documents = [
+      ...(await storage.list("parts")).map((part) => partDocument(part, takers.get(part.id) ?? [])),
+      ...(await storage.list("products")).map(productDocument),
+    ];
+    this.index.discardAll(this.storesKeys);
+    this.index.addAll(documents);
+    this.storesKeys = documents.map((document) => document.key);
   }
 
   private forget(machine: MachineId): void {
@@ -107,6 +133,38 @@ export class Finder {
       documents.map((document) => document.key),
     );
   }
+}
+
+const STORES: readonly Section[] = ["parts", "products", "fitments"];
+const isOfTheStores = ({ section }: { readonly section: Section }): boolean =>
+  STORES.includes(section);
+
+const NOWHERE = { machine: null, tag: "", date: "" } as const;
+
+function partDocument(part: Part, takers: readonly string[]): Document {
+  const { id, name, number, kind, equivalents, supersededBy, note } = part;
+  const words = [kind, ...(equivalents ?? []), supersededBy, note, ...takers];
+  return {
+    ...NOWHERE,
+    kind: "part",
+    id,
+    key: JSON.stringify(["part", id]),
+    title: `${name} ${number}`,
+    detail: (supersededBy ?? "") === "" ? (kind ?? "") : `order ${supersededBy} instead`,
+    words: words.filter(Boolean).join(" "),
+  };
+}
+
+function productDocument({ id, name, kind, grade, claims, note }: Product): Document {
+  return {
+    ...NOWHERE,
+    kind: "fluid",
+    id,
+    key: JSON.stringify(["fluid", id]),
+    title: name,
+    detail: [kind, grade].filter(Boolean).join(" "),
+    words: [...(claims ?? []), note].filter(Boolean).join(" "),
+  };
 }
 
 function documentsOf(book: MachineBook): Document[] {

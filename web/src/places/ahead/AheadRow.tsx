@@ -3,6 +3,7 @@ import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
 import type { BoardTask } from "../../ui/boardOrder.js";
 import { Cairn } from "../../ui/Cairn.js";
+import { Standing } from "../../ui/Standing.js";
 import { because } from "../../words/because.js";
 import { dateRange, fullDate } from "../../words/format.js";
 import { governing, leftWords } from "../../words/limitWords.js";
@@ -46,6 +47,7 @@ export const AheadRow = memo(function AheadRow({
           <span className="mr-2 font-mono font-bold">{machine.machine.tag}</span>
           {machine.machine.name}
         </Link>
+        <Standing machine={machine} today={today} />
       </td>
       <th scope="row" className={`${CELL} font-semibold`}>
         {task.task.name}

@@ -16,11 +16,10 @@ import { search } from "../../work/findClient.js";
 
 const MOST = 30;
 const NOTHING: readonly Found[] = [];
-const KIND_WORD = { machine: "machine", task: "task", entry: "entry" } as const;
 const ITEM =
   "flex min-h-11 cursor-pointer items-baseline gap-3 rounded-[3px] px-3 py-1.5 data-[selected=true]:bg-wash max-sm:min-h-12";
 
-/** Finds a machine, a task, an entry or a command by a few words, and goes there. */
+/** Finds a machine, a task, a part, a fluid, an entry or a command by a few words, and goes there. */
 export default function Find(): ReactElement {
   const dispatch = useAppDispatch();
   const close = (): void => {
@@ -34,7 +33,8 @@ export default function Find(): ReactElement {
 }
 
 /** Where something that was found is looked at. */
-function addressOf({ kind, id, machine }: Found): string {
+function addressOf({ kind, id, machine, title }: Found): string {
+  if (machine === null) return `/stores?words=${encodeURIComponent(title)}`;
   const page = `/yard/${encodeURIComponent(machine)}`;
   return kind === "entry" ? `${page}?entry=${encodeURIComponent(id)}` : page;
 }
@@ -159,7 +159,7 @@ function FoundLine({ found }: { readonly found: Found }): ReactElement {
         <span className="text-fine text-quiet">{found.detail}</span>
       </span>
       <span className="w-24 shrink-0 text-right text-fine whitespace-nowrap text-quiet">
-        {found.date === "" ? KIND_WORD[found.kind] : fullDate(dayOf(found.date))}
+        {found.date === "" ? found.kind : fullDate(dayOf(found.date))}
       </span>
     </>
   );

@@ -4,7 +4,7 @@ import { preferred, type Preferences as AllPreferences } from "../../app/prefere
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { Page } from "../../ui/Page.js";
 import { FIGURE_STYLES } from "../../words/writing.js";
-import { Windows } from "./Windows.js";
+import { BookSettings } from "./BookSettings.js";
 
 type Choice<K extends keyof AllPreferences> = readonly (readonly [AllPreferences[K], string])[];
 
@@ -32,7 +32,7 @@ const KEYS = [
   ["off", "off"],
 ] as const;
 
-/** How this browser likes to see things, and the windows of the book. */
+/** How this browser likes to see things, and what is set for the book. */
 export default function Preferences(): ReactElement {
   const dispatch = useAppDispatch();
   const preferences = useAppSelector((state) => state.preferences);
@@ -77,7 +77,7 @@ export default function Preferences(): ReactElement {
             onChoose={(value) => dispatch(preferred({ hasSingleKeys: value === "on" }))}
           />
         </section>
-        <Windows />
+        <BookSettings />
       </div>
     </Page>
   );

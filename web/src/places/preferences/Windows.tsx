@@ -1,14 +1,10 @@
-import { changeSettings, settingsOf, type Settings } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
+import { settingsOf, type Book, type Settings } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
-import { notifyChange } from "../../app/notify.js";
-import { useBook } from "../../app/openBook.js";
-import { noteChange } from "../../app/usePerform.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
-import { stampedFields } from "../../data/stamped.js";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
-import { errorWords } from "../../words/errorWords.js";
-import { refusalWords } from "../../words/refusalWords.js";
+import { NotSaved } from "./NotSaved.js";
+import { useSettingsChange } from "./useSettingsChange.js";
+
+type OwnSettings = Book["settings"];
 
 const FIELDS: readonly (readonly [keyof Settings, string, string])[] = [
   [
@@ -29,70 +25,36 @@ const FIELDS: readonly (readonly [keyof Settings, string, string])[] = [
 ];
 
 /** The windows that make a task due or soon and a meter stale: kept with the book, for everyone who uses it. */
-export function Windows(): ReactElement | null {
-  const { storage, entry } = useBook();
-  const own = useLiveQuery(async () => ({ settings: await storage.ownSettings() }), [storage]);
-  if (own === undefined) return null;
-  const settings = settingsOf({ settings: own.settings });
+export function Windows({ own }: { readonly own: OwnSettings }): ReactElement {
+  const settings = settingsOf({ settings: own });
   return (
     <section aria-labelledby="windows" className="space-y-4">
-      <h2 id="windows" className="text-large font-bold">
-        Windows of {entry.name}
-      </h2>
+      <h3 id="windows" className="font-bold">
+        What makes a task due
+      </h3>
       <WindowsForm key={JSON.stringify(settings)} settings={settings} />
     </section>
   );
 }
 
-interface WindowsState {
-  readonly texts: Readonly<Record<keyof Settings, string>>;
-  readonly type: (name: keyof Settings, text: string) => void;
-  readonly isSame: boolean;
-  readonly failure: string;
-  readonly save: () => Promise<void>;
-}
-
-function useWindows(settings: Settings): WindowsState {
-  const { storage } = useBook();
-  const once = useOneAtATime();
-  const [texts, setTexts] = useState<WindowsState["texts"]>({
+function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
+  const { save, failure } = useSettingsChange("Saved. The board is reckoned anew.");
+  const [texts, setTexts] = useState<Readonly<Record<keyof Settings, string>>>({
     dueWithinDays: String(settings.dueWithinDays),
     leadDays: String(settings.leadDays),
     staleAfterDays: String(settings.staleAfterDays),
   });
-  const [failure, setFailure] = useState("");
   const wanted: Settings = {
     dueWithinDays: daysOf(texts.dueWithinDays),
     leadDays: daysOf(texts.leadDays),
     staleAfterDays: daysOf(texts.staleAfterDays),
   };
-  const saveNow = async (): Promise<void> => {
-    const change = changeSettings(await storage.ownSettings(), wanted);
-    if (!change.ok) return setFailure("Each is a whole number of days, from 0 on.");
-    const counted = stampedFields(change.value, await storage.copy());
-    const saved = await storage.apply(counted, new Date().toISOString());
-    const [refusal] = saved.ok ? [] : saved.issues;
-    if (refusal !== undefined) return setFailure(refusalWords(refusal));
-    if (saved.ok) noteChange(saved.value);
-    notifyChange("Saved. The board is reckoned anew.");
-  };
-  return {
-    texts,
-    type: (name, text) => setTexts({ ...texts, [name]: text }),
-    isSame: FIELDS.every(([name]) => wanted[name] === settings[name]),
-    failure,
-    save: () => once(() => saveNow().catch((error: unknown) => setFailure(errorWords(error)))),
-  };
-}
-
-function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
-  const { texts, type, isSame, failure, save } = useWindows(settings);
   return (
     <form
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        void save(wanted);
       }}
     >
       {FIELDS.map(([name, label, explained]) => (
@@ -104,7 +66,7 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
                 inputMode="numeric"
                 className={`${FIELD} text-right tabular-nums`}
                 value={texts[name]}
-                onChange={(event) => type(name, event.target.value)}
+                onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
               />
             </span>
             days
@@ -112,12 +74,12 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
           <span className="block max-w-[52ch] text-fine text-quiet">{explained}</span>
         </label>
       ))}
-      {failure !== "" && (
-        <p role="alert" className="text-overdue">
-          Not saved: {failure}
-        </p>
-      )}
-      <button type="submit" className={PRIMARY_BUTTON} disabled={isSame}>
+      <NotSaved failure={failure} />
+      <button
+        type="submit"
+        className={PRIMARY_BUTTON}
+        disabled={FIELDS.every(([name]) => wanted[name] === settings[name])}
+      >
         Save the windows
       </button>
     </form>

@@ -2,6 +2,7 @@ import type { Part, Product } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
+import { useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { TextField } from "../../ui/fields.js";
@@ -25,7 +26,14 @@ const fits = (words: string, ...texts: readonly unknown[]): boolean => {
 /** Parts by number and fluids by what they claim: what the machines take, and what it costs. */
 export default function Stores(): ReactElement | null {
   const { storage } = useBook();
-  const [words, setWords] = useState("");
+  const asked = useSearchParams()[0].get("words") ?? "";
+  const [words, setWords] = useState(asked);
+  const [lastAsked, setLastAsked] = useState(asked);
+  if (asked !== lastAsked) {
+    // Something else was found while this place was open.
+    setLastAsked(asked);
+    setWords(asked);
+  }
   const wanted = useDeferredValue(words);
   const [part, setPart] = useState<Editing<Part>>();
   const [product, setProduct] = useState<Editing<Product>>();

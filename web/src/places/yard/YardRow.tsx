@@ -5,9 +5,10 @@ import { useAppSelector } from "../../app/store.js";
 import { firstTask } from "../../ui/boardOrder.js";
 import { Cairn } from "../../ui/Cairn.js";
 import { MeterLine } from "../../ui/MeterLine.js";
+import { standingOf } from "../../words/standingWords.js";
 import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
 import { machinePath } from "./MachineFrame.js";
-import { placeName, standingOf } from "./yardModel.js";
+import { placeName } from "./yardModel.js";
 
 /** A machine of the Yard in a line: which, where, what its meters show, what comes first. */
 export function YardRow({

@@ -10,7 +10,8 @@ import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
 import { emptySheet, newMachineOf, sheetProblem } from "./add/newMachineModel.js";
 import { factsProblem, machineOf, modelOfMachine } from "./facts/factsModel.js";
 import { lookAt, sheetInputs, sheetRows, withPasted } from "./sheet/sheetModel.js";
-import { standingOf, yardLines, type YardView } from "./yardModel.js";
+import { yardLines, type YardView } from "./yardModel.js";
+import { standingOf } from "../../words/standingWords.js";
 
 const MACHINES = (BOOK.machines ?? []).map((machine) => onTheBoard(machine.id));
 const PLACES = BOOK.places ?? [];

@@ -1,10 +1,4 @@
-import {
-  currentStop,
-  runningDaysOf,
-  type BoardMachine,
-  type DayNumber,
-  type Place,
-} from "@yonderfell/core";
+import { currentStop, type BoardMachine, type Place } from "@yonderfell/core";
 import { firstTask, machinesInOrder } from "../../ui/boardOrder.js";
 import { STATUS_WORD } from "../../words/statusWords.js";
 
@@ -96,14 +90,4 @@ export function yardLines(
     const lines = own.map((machine): YardLine => ({ code: "machine", machine }));
     return [{ code: "group", name, count: own.length }, ...lines];
   });
-}
-
-/** What else there is to say of a machine in a word: out of service, laid up. */
-export function standingOf(
-  machine: BoardMachine,
-  today: DayNumber,
-): "out of service" | "laid up" | "" {
-  if (currentStop(machine.machine) !== null) return "out of service";
-  const { laidUp } = machine.machine;
-  return (laidUp ?? []).length > 0 && runningDaysOf(laidUp).isLaidUp(today) ? "laid up" : "";
 }
