@@ -128,6 +128,15 @@ const DOINGS: readonly Doing[] = [
         document.activeElement?.dispatchEvent(new ClipboardEvent("paste", paste));
       }),
   ],
+  [
+    "1,000 readings saved",
+    async (page) => {
+      await page.click("main .sticky button");
+      await page.waitForFunction(() => /readings? saved/.test(document.body.innerText), {
+        timeout: 60_000,
+      });
+    },
+  ],
 ];
 
 const SETTLE_MS = 1500;

@@ -10,6 +10,7 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type RecordChange,
   type Result,
   type Section,
   type SharedBook,
@@ -30,7 +31,7 @@ import type {
   TakeBackRefusal,
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
-import { eachCommand, type NothingToWrite } from "./eachCommand.js";
+import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 
@@ -141,16 +142,18 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     const code = await writingCode();
     return database.transaction("rw", this.written(), async () => {
       const refused = new Map<MachineId, Issue | MachineMissing>();
-      const ids = [...commands.keys()];
-      const books: MachineBook[] = [];
-      for (let from = 0; from < ids.length; from += MACHINES_AT_ONCE) {
-        books.push(...(await readMachineBooks(database, ids.slice(from, from + MACHINES_AT_ONCE))));
-      }
-      const result = await this.run<NothingToWrite>(
-        (context) => eachCommand(books, commands, name, refused, context),
-        surroundings,
-        code,
-      );
+      const all = [...commands];
+      const runEach = async (context: CommandContext): Promise<CommandResult<NothingToWrite>> => {
+        const records: RecordChange[] = [];
+        for (let from = 0; from < all.length; from += MACHINES_AT_ONCE) {
+          const some = all.slice(from, from + MACHINES_AT_ONCE);
+          const ids = some.map(([id]) => id);
+          const books = await readMachineBooks(database, ids);
+          records.push(...commandEach(books, some, refused, context));
+        }
+        return changeOfEach(records, name);
+      };
+      const result = await this.run(runEach, surroundings, code);
       return { saved: result.ok ? result.value : null, refused };
     });
   }
@@ -244,13 +247,13 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   /** Runs a command within the running transaction and writes what it answers. */
   private async run<Issue>(
-    command: (context: CommandContext) => CommandResult<Issue>,
+    command: (context: CommandContext) => CommandResult<Issue> | Promise<CommandResult<Issue>>,
     { today, newId: idOf, now }: Surroundings,
     { stamped, writeChange }: WritingCode,
   ): Promise<Result<Saved, Issue>> {
     const { facts } = this.database;
     let recordSeq = Number((await facts.get("lastRecordSeq"))?.value ?? 0);
-    const result = command({ today, newId: idOf, nextSeq: () => (recordSeq += 1) });
+    const result = await command({ today, newId: idOf, nextSeq: () => (recordSeq += 1) });
     if (!result.ok) return result;
     await facts.put({ key: "lastRecordSeq", value: recordSeq });
     const counted = stamped(result.value, await this.copy());

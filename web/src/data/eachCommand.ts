@@ -14,23 +14,29 @@ export interface NothingToWrite {
   readonly code: "nothing-to-write";
 }
 
-/** The change of a command on each of several machines; those refused, and those not there, are noted and left out. */
-export function eachCommand<Issue>(
+/** What commands on several machines would change; those refused, and those not there, are noted in `refused`. */
+export function commandEach<Issue>(
   books: readonly MachineBook[],
-  commands: ReadonlyMap<MachineId, MachineCommand<Issue>>,
-  name: string,
+  commands: readonly (readonly [MachineId, MachineCommand<Issue>])[],
   refused: Map<MachineId, Issue | MachineMissing>,
   context: CommandContext,
-): CommandResult<NothingToWrite> {
-  const records: RecordChange[] = [];
+): RecordChange[] {
   const there = new Map(books.map((book) => [book.machines[0].id, book]));
-  for (const [id, command] of commands) {
+  return commands.flatMap(([id, command]) => {
     const book = there.get(id);
     const result = book === undefined ? null : command(book, context);
-    if (result === null) refused.set(id, { code: "machine-missing" });
-    else if (result.ok) records.push(...result.value.records);
-    else if (result.issues[0] !== undefined) refused.set(id, result.issues[0]);
-  }
+    if (result?.ok === true) return result.value.records;
+    const issue = result === null ? { code: "machine-missing" as const } : result.issues[0];
+    if (issue !== undefined) refused.set(id, issue);
+    return [];
+  });
+}
+
+/** All of it as one change under a name. */
+export function changeOfEach(
+  records: readonly RecordChange[],
+  name: string,
+): CommandResult<NothingToWrite> {
   if (records.length === 0) return failure([{ code: "nothing-to-write" }]);
   return success({ command: name, records });
 }

@@ -29,7 +29,6 @@ import {
   type Section,
   type Settings,
   type SharedBook,
-  type SharedSection,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type {
@@ -48,7 +47,7 @@ import type {
   TakeBackRefusal,
 } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
-import { eachCommand, type NothingToWrite } from "./eachCommand.js";
+import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 import { hashesIn, PICTURED_SECTIONS, possibleHashes } from "./pictureHashes.js";
@@ -165,7 +164,7 @@ export class MemoryStorage implements BookStorage {
     const refused = new Map<MachineId, Issue | MachineMissing>();
     const books = await this.machineBooks([...commands.keys()]);
     const result = this.run<NothingToWrite>(
-      (context) => eachCommand(books, commands, name, refused, context),
+      (context) => changeOfEach(commandEach(books, [...commands], refused, context), name),
       surroundings,
     );
     return { saved: result.ok ? result.value : null, refused };

@@ -90,7 +90,7 @@ function FitmentRow({
   const [cheapest] = cheapestFirst(part?.prices);
   const where = [position ?? "", side ?? ""].filter(Boolean).join(", ");
   return (
-    <li className="grid items-start gap-x-6 gap-y-0.5 border-t border-hairline py-2 lg:grid-cols-[3rem_minmax(14rem,1fr)_minmax(9rem,0.7fr)_minmax(12rem,1fr)_minmax(9rem,0.7fr)_3.5rem]">
+    <li className="relative grid items-start gap-x-6 gap-y-0.5 border-t border-hairline py-2 lg:grid-cols-[3rem_minmax(14rem,1fr)_minmax(9rem,0.7fr)_minmax(12rem,1fr)_minmax(9rem,0.7fr)_3.5rem]">
       <span className="font-bold tabular-nums">{figure(perService ?? 1)} ×</span>
       <span className="leading-tight">
         <span className="block font-medium">{part?.name ?? fitment.part}</span>

@@ -13,7 +13,7 @@ export function EditButton({
       type="button"
       aria-label={`Edit ${what}`}
       onClick={onEdit}
-      className="self-start justify-self-start py-1 text-clear hover:underline max-lg:min-h-12 lg:justify-self-end print:hidden"
+      className="self-start justify-self-start py-1 text-clear hover:underline max-lg:absolute max-lg:top-0 max-lg:right-0 max-lg:min-h-12 max-lg:min-w-12 max-lg:text-right lg:justify-self-end print:hidden"
     >
       Edit
     </button>

@@ -42,7 +42,7 @@ export function FluidRows({
       {fluids.map((fluid) => (
         <li
           key={fluid.id}
-          className="grid gap-x-8 gap-y-2 border-t border-hairline py-3 lg:grid-cols-[11rem_minmax(20rem,1.25fr)_minmax(12rem,0.8fr)_minmax(14rem,1fr)_3.5rem]"
+          className="relative grid gap-x-8 gap-y-2 border-t border-hairline py-3 lg:grid-cols-[11rem_minmax(20rem,1.25fr)_minmax(12rem,0.8fr)_minmax(14rem,1fr)_3.5rem]"
         >
           <div>
             <h3 className="font-bold">{sentence(fluid.system)}</h3>

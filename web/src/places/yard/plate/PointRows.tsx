@@ -23,7 +23,7 @@ export function PointRows({
         return (
           <li
             key={point.id}
-            className="grid gap-x-8 gap-y-1 border-t border-hairline py-2 lg:grid-cols-[11rem_minmax(16rem,1.2fr)_minmax(10rem,0.8fr)_minmax(12rem,1fr)_3.5rem]"
+            className="relative grid gap-x-8 gap-y-1 border-t border-hairline py-2 lg:grid-cols-[11rem_minmax(16rem,1.2fr)_minmax(10rem,0.8fr)_minmax(12rem,1fr)_3.5rem]"
           >
             <div>
               <p className="font-semibold">{sentence(point.purpose)}</p>

@@ -33,7 +33,7 @@ export function SpecificationRows({
         return (
           <li
             key={specification.id}
-            className="grid gap-x-8 gap-y-1 border-t border-hairline py-2 lg:grid-cols-[11rem_minmax(16rem,1.2fr)_minmax(10rem,0.9fr)_minmax(12rem,1fr)_3.5rem]"
+            className="relative grid gap-x-8 gap-y-1 border-t border-hairline py-2 lg:grid-cols-[11rem_minmax(16rem,1.2fr)_minmax(10rem,0.9fr)_minmax(12rem,1fr)_3.5rem]"
           >
             <p className="text-quiet">{specification.group}</p>
             <div>

@@ -69,7 +69,7 @@ function Foot({ sheet }: { readonly sheet: ReadingSheetState }): ReactElement {
   const typed = [...sheet.figures.values()].filter((text) => text.trim() !== "").length;
   const { kept, refused, failure } = sheet;
   return (
-    <div className="sticky bottom-0 flex flex-wrap items-center gap-5 border-t border-rule bg-ground py-3">
+    <div className="sticky bottom-0 flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-rule bg-ground py-3">
       <button
         type="button"
         className={PRIMARY_BUTTON}
