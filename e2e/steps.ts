@@ -7,6 +7,35 @@ export async function press(page: Page, name: string): Promise<void> {
   await found?.click();
 }
 
+/** Writes into the field of a name, in place of what stands there. */
+export async function write(page: Page, name: string, words: string): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
+  await field?.click({ count: 3 });
+  await page.keyboard.type(words);
+}
+
+/** Chooses in the field of a dialog the first choice that begins with some words. */
+export async function choose(page: Page, label: string, words: string): Promise<void> {
+  await page.evaluate(
+    (name, wanted) => {
+      const labels = [...document.querySelectorAll("[role=dialog] label")];
+      const field = labels.find((one) => one.textContent.startsWith(name))?.querySelector("select");
+      const option = [...(field?.options ?? [])].find((one) => one.text.startsWith(wanted));
+      if (!field || option === undefined) throw new Error(`${name} has no ${wanted}`);
+      field.value = option.value;
+      field.dispatchEvent(new Event("change", { bubbles: true }));
+    },
+    label,
+    words,
+  );
+}
+
+/** Saves what stands in the dialog, which closes. */
+export async function save(page: Page): Promise<void> {
+  await page.click("[role=dialog] button[type=submit]");
+  await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
+}
+
 /** Opens another tab beside a page, as large as that one, and brings it to the front. */
 export async function anotherTab(page: Page): Promise<Page> {
   const other = await page.browser().newPage();

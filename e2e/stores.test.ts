@@ -1,6 +1,5 @@
-import type { Page } from "puppeteer-core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { press } from "./steps.js";
+import { choose, press, save, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -8,33 +7,6 @@ const app = usedApplication();
 beforeAll(async () => {
   await openDemonstration(app());
 });
-
-/** Writes into the field of a name, in place of what stands there. */
-async function write(page: Page, name: string, words: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
-  await field?.click({ count: 3 });
-  await page.keyboard.type(words);
-}
-
-async function choose(page: Page, label: string, words: string): Promise<void> {
-  await page.evaluate(
-    (name, wanted) => {
-      const labels = [...document.querySelectorAll("[role=dialog] label")];
-      const field = labels.find((one) => one.textContent.startsWith(name))?.querySelector("select");
-      const option = [...(field?.options ?? [])].find((one) => one.text.startsWith(wanted));
-      if (!field || option === undefined) throw new Error(`${name} has no ${wanted}`);
-      field.value = option.value;
-      field.dispatchEvent(new Event("change", { bubbles: true }));
-    },
-    label,
-    words,
-  );
-}
-
-async function save(page: Page): Promise<void> {
-  await page.click("[role=dialog] button[type=submit]");
-  await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
-}
 
 test("a part is written down, priced, and taken by a machine for its tasks", async () => {
   const { page, address } = app();
