@@ -31,7 +31,7 @@ import type {
   TakeBackRefusal,
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
-import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
+import { changeOfEach, commandEach } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 
@@ -43,6 +43,12 @@ type WritingCode = Awaited<ReturnType<typeof writingCode>>;
 
 /** So many machines are read together, so that no single step holds the page up. */
 const MACHINES_AT_ONCE = 10;
+
+/** Gives new records their numbers, one after the other. */
+interface Numbering {
+  readonly next: () => number;
+  readonly last: () => number;
+}
 
 /** Ends a transaction without a trace: what was written in it is taken back. */
 class Refused extends Error {
@@ -143,17 +149,21 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     return database.transaction("rw", this.written(), async () => {
       const refused = new Map<MachineId, Issue | MachineMissing>();
       const all = [...commands];
-      const runEach = async (context: CommandContext): Promise<CommandResult<NothingToWrite>> => {
-        const records: RecordChange[] = [];
-        for (let from = 0; from < all.length; from += MACHINES_AT_ONCE) {
-          const some = all.slice(from, from + MACHINES_AT_ONCE);
-          const ids = some.map(([id]) => id);
-          const books = await readMachineBooks(database, ids);
-          records.push(...commandEach(books, some, refused, context));
-        }
-        return changeOfEach(records, name);
-      };
-      const result = await this.run(runEach, surroundings, code);
+      const records: RecordChange[] = [];
+      const numbering = await this.numbering();
+      const context = { ...surroundings, nextSeq: numbering.next };
+      for (let from = 0; from < all.length; from += MACHINES_AT_ONCE) {
+        const some = all.slice(from, from + MACHINES_AT_ONCE);
+        const ids = some.map(([id]) => id);
+        const books = await readMachineBooks(database, ids);
+        records.push(...commandEach(books, some, refused, context));
+      }
+      const result = await this.keep(
+        changeOfEach(records, name),
+        numbering,
+        surroundings.now,
+        code,
+      );
       return { saved: result.ok ? result.value : null, refused };
     });
   }
@@ -245,17 +255,33 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     return [...this.records(), this.database.journal, this.database.facts];
   }
 
+  /** The numbers that new records get, within the running transaction. */
+  private async numbering(): Promise<Numbering> {
+    let last = Number((await this.database.facts.get("lastRecordSeq"))?.value ?? 0);
+    return { next: () => (last += 1), last: () => last };
+  }
+
   /** Runs a command within the running transaction and writes what it answers. */
   private async run<Issue>(
-    command: (context: CommandContext) => CommandResult<Issue> | Promise<CommandResult<Issue>>,
-    { today, newId: idOf, now }: Surroundings,
+    command: (context: CommandContext) => CommandResult<Issue>,
+    surroundings: Surroundings,
+    code: WritingCode,
+  ): Promise<Result<Saved, Issue>> {
+    const numbering = await this.numbering();
+    const result = command({ ...surroundings, nextSeq: numbering.next });
+    return this.keep(result, numbering, surroundings.now, code);
+  }
+
+  /** Writes what a command has answered, within the running transaction. */
+  private async keep<Issue>(
+    result: CommandResult<Issue>,
+    numbering: Numbering,
+    now: string,
     { stamped, writeChange }: WritingCode,
   ): Promise<Result<Saved, Issue>> {
     const { facts } = this.database;
-    let recordSeq = Number((await facts.get("lastRecordSeq"))?.value ?? 0);
-    const result = await command({ today, newId: idOf, nextSeq: () => (recordSeq += 1) });
     if (!result.ok) return result;
-    await facts.put({ key: "lastRecordSeq", value: recordSeq });
+    await facts.put({ key: "lastRecordSeq", value: numbering.last() });
     const counted = stamped(result.value, await this.copy());
     const { seq, change } = await writeChange(this.database, counted, now);
     return success({ seq, change });
