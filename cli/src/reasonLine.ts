@@ -57,6 +57,12 @@ function basisWords(limit: LimitReckoning, machine: MachineReckoning): string {
       return `with every ${basis.every}. turn of ${basis.of}, ${basis.turns} since`;
     case "nth-unknown":
       return `goes with ${basis.of}, which has no date`;
+    case "tested-sound":
+      return `tested sound ${formatDay(basis.test.day)}`;
+    case "wanted":
+      return basis.reminder === null
+        ? `wanted since ${formatDay(basis.by.day)}`
+        : `reminder ${basis.reminder} of ${formatDay(basis.by.day)}`;
     case "follows-waiting":
       return `after ${basis.task}, not done yet`;
     case "follows-armed":

@@ -5,6 +5,8 @@ type Loose<T> = { readonly [K in keyof T]?: unknown };
 
 /** The sections of a book as tests write them. */
 export interface BookParts {
+  readonly fluids?: readonly unknown[];
+  readonly products?: readonly unknown[];
   readonly machines?: readonly Loose<Machine>[];
   readonly tasks?: readonly Loose<Task>[];
   readonly readings?: readonly Loose<Reading>[];

@@ -2,6 +2,7 @@ import { z } from "zod";
 import {
   dateField,
   flagField,
+  nameField,
   notNegativeField,
   numberField,
   positiveField,
@@ -28,6 +29,8 @@ export const limitSchema = z
       months: positiveWholeField.nullish(),
       days: positiveWholeField.nullish(),
       from: dateField.nullish(),
+      /** Kinds of product (oil bases, coolant families) it holds for; any where absent (due rules §13). */
+      for: z.array(nameField, "a list of kinds of product").optional(),
       ...graceFields,
     },
     "a limit",

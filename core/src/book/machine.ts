@@ -2,6 +2,7 @@ import { z } from "zod";
 import { dateField, nameField, notNegativeField, textField, wholeField } from "./fields.js";
 import { machineIdField, meterIdField, placeIdField } from "./ids.js";
 import { picturesField } from "./picture.js";
+import { baselineSchema, reminderSchema } from "./reminder.js";
 import { revisionField } from "./revisionField.js";
 import { dutySchema, laidUpSchema, neededSchema, stopSchema } from "./service.js";
 
@@ -60,6 +61,9 @@ export const machineSchema = z.looseObject(
     needed: z.array(neededSchema, "a list of days it cannot be spared").optional(),
     /** Times out of service, the last without a release where it still is. */
     stops: z.array(stopSchema, "a list of times out of service").optional(),
+    /** Codes the machine itself can raise, and what they ask for. */
+    reminders: z.array(reminderSchema, "a list of reminders").optional(),
+    baseline: baselineSchema.nullish(),
     pictures: picturesField,
     note: textField.nullish(),
     revision: revisionField,

@@ -3,6 +3,7 @@ import { crossingRecords } from "./crossing.js";
 import type { DatedRecord } from "./dated.js";
 import type { MachineId } from "./ids.js";
 import type { Machine } from "./machine.js";
+import type { Task } from "./task.js";
 
 /**
  * The part of a book that belongs to one machine: what commands on it need, superseded records and
@@ -14,6 +15,18 @@ export interface MachineBook {
   readonly readings: readonly RecordOf["readings"][];
   readonly meterChanges: readonly RecordOf["meterChanges"][];
   readonly entries: readonly RecordOf["entries"][];
+  /** Its fluids and the products in them, where intervals depend on them (due rules §13). */
+  readonly fluids?: readonly RecordOf["fluids"][];
+  readonly products?: readonly RecordOf["products"][];
+}
+
+/** Whether a limit of any of some tasks depends on the product that is in a fluid system. */
+export function dependOnProducts(tasks: readonly Task[]): boolean {
+  return tasks.some((task) =>
+    Object.values(task.regimes ?? {}).some((limits) =>
+      limits.some((limit) => (limit.for ?? []).length > 0),
+    ),
+  );
 }
 
 /** The part of a book that belongs to a machine, or null where the book has no such machine. */
@@ -24,11 +37,19 @@ export function machineBookOf(book: Book, id: MachineId): MachineBook | null {
     const crossing = new Set(crossingRecords(records));
     return records.filter((record) => record.machine === id || crossing.has(record));
   };
+  const tasks = (book.tasks ?? []).filter((task) => task.machine === id);
   return {
     machines: [machine],
-    tasks: (book.tasks ?? []).filter((task) => task.machine === id),
+    tasks,
     readings: own(book.readings),
     meterChanges: own(book.meterChanges),
     entries: own(book.entries),
+    ...(dependOnProducts(tasks) ? inside(book, id) : {}),
   };
+}
+
+function inside(book: Book, id: MachineId): Pick<MachineBook, "fluids" | "products"> {
+  const fluids = (book.fluids ?? []).filter((fluid) => fluid.machine === id);
+  const named = new Set(fluids.map(({ product }) => product));
+  return { fluids, products: (book.products ?? []).filter((product) => named.has(product.id)) };
 }

@@ -8,7 +8,7 @@ import {
 } from "./currentRecords.js";
 import type { DatedRecord } from "./dated.js";
 import type { Entry } from "./entry.js";
-import type { MachineId } from "./ids.js";
+import type { FluidId, MachineId } from "./ids.js";
 import type { Machine } from "./machine.js";
 import type { MeterChange } from "./meterChange.js";
 import type { Reading } from "./reading.js";
@@ -22,9 +22,14 @@ export interface MachineRecords {
   readonly readings: readonly Reading[];
   readonly meterChanges: readonly CurrentRecord<MeterChange>[];
   readonly entries: readonly CurrentRecord<Entry>[];
+  /** The kinds of the product in each of its fluid systems (oil base, coolant family), where one is recorded. */
+  readonly inside: ReadonlyMap<FluidId, readonly string[]>;
 }
 
-type Sections = Pick<Book, "machines" | "tasks" | "readings" | "meterChanges" | "entries">;
+type Sections = Pick<
+  Book,
+  "machines" | "tasks" | "readings" | "meterChanges" | "entries" | "fluids" | "products"
+>;
 
 /** The positions of a machine's records in their sections. */
 interface Positions {
@@ -33,6 +38,7 @@ interface Positions {
   readonly readings: number[];
   readonly meterChanges: number[];
   readonly entries: number[];
+  readonly inside: Map<FluidId, readonly string[]>;
 }
 
 /**
@@ -47,10 +53,13 @@ export class RecordsByMachine {
 
   constructor(book: Sections) {
     for (const machine of book.machines ?? []) {
-      const positions = { machine, tasks: [], readings: [], meterChanges: [], entries: [] };
-      this.positions.set(machine.id, positions);
+      this.positions.set(machine.id, {
+        ...{ machine, tasks: [], readings: [], meterChanges: [], entries: [] },
+        inside: new Map(),
+      });
     }
     for (const task of book.tasks ?? []) this.positions.get(task.machine)?.tasks.push(task);
+    this.fill(book);
     this.readings = viewSection(book.readings ?? []);
     this.meterChanges = viewSection(book.meterChanges ?? []);
     this.entries = viewSection(book.entries ?? []);
@@ -70,6 +79,20 @@ export class RecordsByMachine {
     for (const own of this.positions.values()) yield this.recordsAt(own);
   }
 
+  /** What is in each fluid system, where it tells anything. */
+  private fill({ fluids = [], products = [] }: Sections): void {
+    const kinds = new Map(
+      products.map(({ id, base, coolantFamily }) => [
+        id as string,
+        [base, coolantFamily].flatMap((kind) => kind ?? []),
+      ]),
+    );
+    for (const { id, machine, product } of fluids) {
+      const own = kinds.get(product ?? "") ?? [];
+      if (own.length > 0) this.positions.get(machine)?.inside.set(id, own);
+    }
+  }
+
   private place(
     { records }: SectionView<Reading | MeterChange | Entry>,
     section: "readings" | "meterChanges" | "entries",
@@ -84,6 +107,7 @@ export class RecordsByMachine {
     return {
       machine: own.machine,
       tasks: own.tasks,
+      inside: own.inside,
       readings: countingOf(this.readings, own.readings),
       meterChanges: currentOf(this.meterChanges, own.meterChanges),
       entries: currentOf(this.entries, own.entries),

@@ -41,6 +41,13 @@ export function plateIssues(book: Book): BookIssue[] {
     const what = `the id of a fluid of machine ${quoted(machine)}`;
     issues.push(nothing(["servicePoints", index, "fluid"], what, fluid as string));
   });
+  (book.tasks ?? []).forEach(({ uses, machine }, index) => {
+    (uses ?? []).forEach(({ fluid }, at) => {
+      if (fluids.get(fluid) === machine) return;
+      const what = `the id of a fluid of machine ${quoted(machine)}`;
+      issues.push(nothing(["tasks", index, "uses", at, "fluid"], what, fluid));
+    });
+  });
   (book.fitments ?? []).forEach(({ tasks: named, machine }, index) => {
     (named ?? []).forEach((task, at) => {
       if (tasks.get(task) === machine) return;

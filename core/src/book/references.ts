@@ -43,6 +43,7 @@ export function ownReferenceIssues(book: Book): BookIssue[] {
     ...meterReferences(book, "readings", names),
     ...meterReferences(book, "meterChanges", names),
     ...(book.tasks ?? []).flatMap((task, index) => taskIssues(task, ["tasks", index], names)),
+    ...(book.machines ?? []).flatMap((machine, index) => machineTasks(machine, index, names)),
     ...entryIssues(book, names),
     ...DATED_SECTIONS.flatMap((section) => seqIssues(book, section)),
     ...DATED_SECTIONS.flatMap((section) => replacementIssues(book, section)),
@@ -174,6 +175,32 @@ function followsIssues(task: Task, path: IssuePath, names: Names): BookIssue[] {
     : meterIssue(task.machine, meter, [...path, "follows", "meter"], names);
 }
 
+/** Tasks that are not there or are another machine's. */
+function ownTasks(
+  tasks: readonly string[] | undefined,
+  path: IssuePath,
+  machine: string,
+  names: Names,
+): BookIssue[] {
+  return (tasks ?? []).flatMap((task, at) => ownTask(task, [...path, at], machine, names));
+}
+
+function ownTask(task: string, path: IssuePath, machine: string, names: Names): BookIssue[] {
+  return names.tasks.get(task)?.machine === machine
+    ? []
+    : [nothing(path, `the id of a task of machine ${quoted(machine)}`, task)];
+}
+
+function machineTasks(machine: Machine, index: number, names: Names): BookIssue[] {
+  const path: IssuePath = ["machines", index];
+  return [
+    ...(machine.reminders ?? []).flatMap(({ tasks }, at) =>
+      ownTasks(tasks, [...path, "reminders", at, "tasks"], machine.id, names),
+    ),
+    ...ownTasks(machine.baseline?.left, [...path, "baseline", "left"], machine.id, names),
+  ];
+}
+
 function entryIssues(book: Book, names: Names): BookIssue[] {
   const issues: BookIssue[] = [];
   (book.entries ?? []).forEach((entry, index) => {
@@ -187,10 +214,15 @@ function entryIssues(book: Book, names: Names): BookIssue[] {
     (entry.estimatedMeters ?? []).forEach((meter, at) => {
       issues.push(...meterIssue(entry.machine, meter, [...path, "estimatedMeters", at], names));
     });
-    (entry.tasks ?? []).forEach((task, at) => {
-      if (names.tasks.get(task)?.machine === entry.machine) return;
-      const what = `the id of a task of machine ${quoted(entry.machine)}`;
-      issues.push(nothing([...path, "tasks", at], what, task));
+    issues.push(
+      ...ownTasks(entry.tasks, [...path, "tasks"], entry.machine, names),
+      ...ownTasks(entry.wanted, [...path, "wanted"], entry.machine, names),
+    );
+    (entry.lookAgain ?? []).forEach(({ task, meter }, at) => {
+      const place = [...path, "lookAgain", at];
+      issues.push(...ownTask(task, [...place, "task"], entry.machine, names));
+      if ((meter ?? null) === null) return;
+      issues.push(...meterIssue(entry.machine, meter as string, [...place, "meter"], names));
     });
   });
   return issues;

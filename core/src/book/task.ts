@@ -1,6 +1,7 @@
 import { z } from "zod";
+import { quantitySchema } from "../quantity/quantity.js";
 import { nameField, positiveField, positiveWholeField, textField } from "./fields.js";
-import { machineIdField, meterIdField, taskIdField } from "./ids.js";
+import { fluidIdField, machineIdField, meterIdField, taskIdField } from "./ids.js";
 import { limitSchema } from "./limit.js";
 import type { Limit } from "./limitKind.js";
 import { revisionField } from "./revisionField.js";
@@ -37,6 +38,45 @@ export const followsSchema = z
     }
   });
 
+/** A fluid of the machine's plate that a task renews or uses. */
+export const taskUseSchema = z.looseObject(
+  {
+    fluid: fluidIdField,
+    /** Which capacity is meant, such as "with filter". */
+    condition: textField.nullish(),
+    /** How much, where it is not the working capacity of the plate. */
+    quantity: quantitySchema.nullish(),
+  },
+  "a fluid of the machine",
+);
+export type TaskUse = z.infer<typeof taskUseSchema>;
+
+/** Why a task is not the owner's own work. */
+export const OUTSIDE_REASONS = ["licensed", "specialist tools", "warranty"] as const;
+
+/** Work for others: why, and what to tell them. */
+export const outsideSchema = z.looseObject(
+  {
+    because: z.enum(OUTSIDE_REASONS, OUTSIDE_REASONS.join(", ")),
+    tell: textField.nullish(),
+  },
+  "why it is for others, and what to tell them",
+);
+
+/** Where a task was taken from: a plan of the library or a sister machine, and as what. */
+export const originSchema = z.looseObject(
+  {
+    /** The plan's name, or null where it was copied from a machine. */
+    plan: nameField.nullish(),
+    machine: machineIdField.nullish(),
+    /** What it is called there. */
+    key: nameField,
+    /** What it said there when it was taken, as JSON text: a plan changed since offers the difference. */
+    as: textField,
+  },
+  "where it was taken from",
+);
+
 /** A piece of work that falls due: its limits by regime, or its tie to another task. */
 export const taskSchema = z
   .looseObject(
@@ -52,6 +92,20 @@ export const taskSchema = z
       combine: z.enum(["first", "last"], "first or last").nullish(),
       nth: nthSchema.nullish(),
       follows: followsSchema.nullish(),
+      /** Done before or after each use, whatever else is said of it (due rules §14). */
+      eachUse: z.enum(["before", "after"], "before or after").nullish(),
+      /** What is done, in words. */
+      note: textField.nullish(),
+      /** The ladder of stacked services it is a step of. */
+      ladder: nameField.nullish(),
+      /** What is opened or taken off for it: tasks of one access are done together. */
+      access: nameField.nullish(),
+      /** Estimated minutes of work. */
+      minutes: positiveField.nullish(),
+      /** The fluids it uses; the first decides which limits hold (due rules §13). */
+      uses: z.array(taskUseSchema, "a list of fluids").optional(),
+      outside: outsideSchema.nullish(),
+      origin: originSchema.nullish(),
       revision: revisionField,
     },
     "a task",
@@ -78,6 +132,14 @@ type TaskField =
   | "combine"
   | "nth"
   | "follows"
+  | "eachUse"
+  | "note"
+  | "ladder"
+  | "access"
+  | "minutes"
+  | "uses"
+  | "outside"
+  | "origin"
   | "revision";
 
 /** A task of the book. Fields it does not name are kept with it. */

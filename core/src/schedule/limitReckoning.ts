@@ -32,6 +32,10 @@ export type Basis =
       readonly last: CompletionFact | null;
     }
   | { readonly code: "nth-unknown"; readonly of: TaskId }
+  /** Tested sound, to be looked at again (due rules §11). */
+  | { readonly code: "tested-sound"; readonly test: CompletionFact; readonly found: string | null }
+  /** Wanted at once, by a reminder code of the machine or, where null, by a person (due rules §12). */
+  | { readonly code: "wanted"; readonly by: CompletionFact; readonly reminder: string | null }
   | { readonly code: "follows-waiting"; readonly task: TaskId }
   | { readonly code: "follows-armed"; readonly task: TaskId; readonly by: CompletionFact }
   | {

@@ -6,6 +6,7 @@ import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { completionsByTask } from "./completion.js";
 import { reckonTask, type TaskReckoning } from "./reckonTask.js";
 import type { MachineState } from "./taskDue.js";
+import { taskMarks } from "./taskMarks.js";
 
 /** What is due on a machine on a day, and why. */
 export interface MachineReckoning {
@@ -20,17 +21,27 @@ export function reckonMachine(
   settings: Settings,
   today: DayNumber,
 ): MachineReckoning {
-  const meters = reckonMeters(records, settings, today);
-  const state: MachineState = {
-    machine: records.machine,
-    today,
-    meters,
-    completions: completionsByTask(records.entries, today),
-    tasks: new Map(records.tasks.map((task) => [task.id, task])),
-  };
+  const state = machineState(records, settings, today);
   return {
     machine: records.machine,
-    meters: [...meters.values()],
+    meters: [...state.meters.values()],
     tasks: records.tasks.map((task) => reckonTask(task, state, settings)),
+  };
+}
+
+/** A machine as the due rules see it on `today`. */
+export function machineState(
+  records: MachineRecords,
+  settings: Settings,
+  today: DayNumber,
+): MachineState {
+  return {
+    machine: records.machine,
+    today,
+    meters: reckonMeters(records, settings, today),
+    completions: completionsByTask(records.entries, today),
+    tasks: new Map(records.tasks.map((task) => [task.id, task])),
+    marks: taskMarks(records.entries, records.machine.reminders ?? [], today),
+    inside: records.inside,
   };
 }

@@ -9,6 +9,7 @@ import type {
   Status,
 } from "./limitReckoning.js";
 import { nthDue } from "./nth.js";
+import { calledDue, callInEffect, testedDue, testInEffect } from "./setAside.js";
 import { calendarStatus, meterStatus, windowsFor } from "./status.js";
 import { limitsInForce, ownLimitsDue, type LimitDue, type MachineState } from "./taskDue.js";
 
@@ -26,16 +27,28 @@ export interface TaskReckoning {
 
 /** The reckoning of a task of a machine (due rules §§4–7). */
 export function reckonTask(task: Task, state: MachineState, settings: Settings): TaskReckoning {
-  const dues = limitsDue(task, state);
+  const call = callInEffect(task, state);
+  const own = limitsDue(task, state);
+  const dues = call === null ? own : [...own, calledDue(call, settings)];
   const limits = dues.map((due) => reckonLimit(due, state, settings));
   const tied = (task.nth ?? null) !== null || (task.follows ?? null) !== null;
-  const { status, governs } = decide(limits, task.combine ?? "first");
+  const verdict = decide(limits.slice(0, own.length), task);
+  const { status, governs } = call === null ? verdict : withCall(verdict, limits);
   const regime = tied ? null : limitsInForce(task, state.machine).regime;
   const doubtful = dues.some(standsOnDoubt) || limits.some((limit) => limit.status === "unknown");
   return { task, status, governs, regime, doubtful, limits };
 }
 
+/** Where its limits are due; those of a task tested sound are set aside but for the hard ones (due rules §11). */
 function limitsDue(task: Task, state: MachineState): LimitDue[] {
+  const test = testInEffect(task, state);
+  const own = limitsWithoutTest(task, state);
+  const isFinished = own.length > 0 && own.every(({ due }) => due.state === "finished");
+  if (test === null || isFinished) return own;
+  return [...testedDue(test, state), ...own.filter(({ limit }) => limit.hard === true)];
+}
+
+function limitsWithoutTest(task: Task, state: MachineState): LimitDue[] {
   if (task.nth) return nthDue(task, task.nth, state);
   if (task.follows) return followsDue(task, task.follows, state);
   return ownLimitsDue(task, state);
@@ -136,7 +149,10 @@ const PRESSING: readonly Status[] = ["overdue", "due", "soon", "clear"];
 
 type Verdict = Pick<TaskReckoning, "status" | "governs">;
 
-function decide(limits: readonly LimitReckoning[], combine: "first" | "last"): Verdict {
+function decide(limits: readonly LimitReckoning[], task: Task): Verdict {
+  const combine = task.combine ?? "first";
+  // Done with each use, it is never late by a date (due rules §14).
+  if (limits.length === 0 && task.eachUse) return { status: "clear", governs: null };
   const allFinished = limits.length > 0 && limits.every((limit) => limit.status === "finished");
   if (allFinished) return { status: "finished", governs: null };
   const hasUnknown = limits.some((limit) => limit.status === "unknown");
@@ -149,6 +165,17 @@ function decide(limits: readonly LimitReckoning[], combine: "first" | "last"): V
   });
   const deciding = governs === null ? undefined : limits[governs];
   return { status: deciding?.status ?? "unknown", governs };
+}
+
+/** The call for a task, its last limit, decides unless another one is worse (due rules §12). */
+function withCall(verdict: Verdict, limits: readonly LimitReckoning[]): Verdict {
+  const at = limits.length - 1;
+  const call = limits[at];
+  const best = verdict.governs === null ? undefined : limits[verdict.governs];
+  if (call === undefined) return verdict;
+  return best === undefined || comesBefore(call, best, "first")
+    ? { status: call.status, governs: at }
+    : verdict;
 }
 
 /** Whether `limit` decides rather than `best`: the worse and then earlier of two for first, the better and then later for last. */

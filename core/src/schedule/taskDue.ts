@@ -1,4 +1,4 @@
-import type { TaskId } from "../book/ids.js";
+import type { FluidId, TaskId } from "../book/ids.js";
 import {
   isMeterLimit,
   type CalendarLimit,
@@ -11,6 +11,7 @@ import type { Task } from "../book/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
 import type { Completion, MeterReckonings } from "./completion.js";
+import type { TaskMarks } from "./taskMarks.js";
 import { calendarDue, meterDue, type Due, type DueContext } from "./due.js";
 
 /** A limit with where it is due, before any forecast. */
@@ -30,6 +31,9 @@ export interface MachineState {
   readonly meters: MeterReckonings;
   readonly completions: ReadonlyMap<TaskId, readonly Completion[]>;
   readonly tasks: ReadonlyMap<TaskId, Task>;
+  readonly marks: TaskMarks;
+  /** The kinds of the product in each fluid system, where one is recorded. */
+  readonly inside: ReadonlyMap<FluidId, readonly string[]>;
 }
 
 /** The regime every machine falls back on. */
@@ -57,6 +61,17 @@ export function limitsInForce(task: Task, machine: Machine): LimitsInForce {
   );
 }
 
+/**
+ * Whether a limit holds for the product in the task's first fluid (due rules §13): one that is for
+ * no kind in particular always does, and so does every one while what is in it is not recorded.
+ */
+export function holdsForProduct(limit: Limit, task: Task, state: MachineState): boolean {
+  const wanted = limit.for ?? [];
+  const fluid = task.uses?.[0]?.fluid;
+  const kinds = fluid === undefined ? undefined : state.inside.get(fluid);
+  return wanted.length === 0 || kinds === undefined || wanted.some((kind) => kinds.includes(kind));
+}
+
 /** The completions of a task, earliest first. */
 export function completionsOf(state: MachineState, task: TaskId): readonly Completion[] {
   return state.completions.get(task) ?? [];
@@ -78,6 +93,7 @@ export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
   };
   const dues: LimitDue[] = [];
   for (const limit of limitsInForce(task, state.machine).limits) {
+    if (!holdsForProduct(limit, task, state)) continue;
     if (isMeterLimit(limit)) {
       const reckoning = state.meters.get(limit.meter);
       if (reckoning === undefined) continue;

@@ -3,6 +3,7 @@ import {
   PLATE_SECTIONS,
   SHARED_SECTIONS,
   chainFrom,
+  dependOnProducts,
   type DatedRecord,
   type DatedSection,
   type MachineBook,
@@ -75,10 +76,24 @@ export async function readMachineBooks(
         own("meterChanges", id),
         own("entries", id),
       ]);
-      return { machines: [machine], tasks, readings, meterChanges, entries };
+      const inside = dependOnProducts(tasks) ? await readInside(database, id) : {};
+      return { machines: [machine], tasks, readings, meterChanges, entries, ...inside };
     }),
   );
   return books.filter((book) => book !== null);
+}
+
+/** The fluids of a machine and the products in them, within the running transaction. */
+async function readInside(
+  database: BookDatabase,
+  id: MachineId,
+): Promise<Pick<MachineBook, "fluids" | "products">> {
+  const fluids = (await tableOf(database, "fluids").where("machine").equals(id).toArray()).map(
+    (row) => row.record,
+  );
+  const named = [...new Set(fluids.flatMap(({ product }) => product ?? []))];
+  const rows = await tableOf(database, "products").bulkGet(named);
+  return { fluids, products: rows.flatMap((row) => row?.record ?? []) };
 }
 
 /** Reads the plates of machines within the running transaction. */

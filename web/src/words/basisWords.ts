@@ -70,6 +70,19 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
       return nthWords(limit, basis, place);
     case "nth-unknown":
       return [`Goes with ${taskName(basis.of, place)}, for which no date can be given.`];
+    case "tested-sound": {
+      const found = (basis.found ?? "") === "" ? "" : `: ${basis.found}`;
+      return [
+        `Tested sound ${doneWords(basis.test, limit, place)}${found}.`,
+        `Look again ${intervalWords(limit, place.machine).replace("every ", "after ")}: ${dueWords(limit, place)}. It was not done by that; doing it ends this.`,
+      ];
+    }
+    case "wanted":
+      return [
+        basis.reminder === null
+          ? `Wanted at once since ${fullDate(basis.by.day)}, until it is done or tested sound.`
+          : `The machine's own reminder ${basis.reminder} asked for it on ${fullDate(basis.by.day)}: due at once, until it is done or tested sound.`,
+      ];
     case "follows-waiting":
       return [`Comes after ${taskName(basis.task, place)}, which has not been done yet.`];
     case "follows-armed":

@@ -1,6 +1,6 @@
-import { daysBetween, type TaskReckoning } from "@yonderfell/core";
+import { daysBetween, type Task, type TaskReckoning } from "@yonderfell/core";
 import { fullDate, sentence, shortDate, spanOfDays } from "./format.js";
-import { governing, limitName, meterName, meterOf } from "./limitWords.js";
+import { governing, limitName, meterName, meterOf, ruleWords, unitOf } from "./limitWords.js";
 import { basisWords } from "./basisWords.js";
 import { forecastWords, graceWords } from "./forecastWords.js";
 import type { Place } from "./place.js";
@@ -68,15 +68,30 @@ function comparison(task: TaskReckoning, { machine, today }: Place): string[] {
   return [`The ${limitName(deciding, machine)} ${order}; ${trailing.join("; ")}.`];
 }
 
-function regimeWords({ task, regime }: TaskReckoning, { machine }: Place): string[] {
+function regimeWords({ task, regime, limits }: TaskReckoning, place: Place): string[] {
+  const { machine } = place;
   if (regime === null) {
     const tied = (task.nth ?? null) !== null || (task.follows ?? null) !== null;
     return tied ? [] : ["It has no limits in the machine's regime nor in the handbook's."];
   }
+  if (limits.some(({ basis }) => basis.code === "tested-sound")) {
+    return ["Its intervals are set aside until it is done."];
+  }
+  if (limits.length === 0 && !task.eachUse) return forLifeWords(task, regime, place);
   const reason = (task.regimeReason ?? "") === "" ? "" : ` ${task.regimeReason}`;
   const wanted = task.regime ?? machine.machine.regime ?? "handbook";
   const fallback = wanted === regime ? "" : ` It has none of its own for ${wanted}.`;
   return [`By the ${regime} intervals.${fallback}${reason}`];
+}
+
+/** What has no date in a regime is said to last for life: what the other schools do. */
+function forLifeWords(task: Task, regime: string, { machine }: Place): string[] {
+  const others = Object.entries(task.regimes ?? {}).flatMap(([name, limits]) => {
+    const rules = limits.map((limit) => ruleWords(limit, (meter) => unitOf(machine, meter)));
+    return rules.length === 0 ? [] : [`${name}: ${rules.join(" or ")}`];
+  });
+  const said = `For life, says ${regime === "handbook" ? "the handbook" : regime}: that is no date.`;
+  return others.length === 0 ? [said] : [said, `Other schools: ${others.join("; ")}.`];
 }
 
 /** Why a task is doubtful: limits that are not known, meters that are stale or stopped. */

@@ -4,6 +4,7 @@ import {
   type BoardMachine,
   type BoardMeter,
   type DayNumber,
+  type Limit,
   type LimitReckoning,
   type MeterId,
   type TaskReckoning,
@@ -26,22 +27,40 @@ export function unitOf(machine: BoardMachine, id: MeterId): "km" | "mi" | "h" {
   return meterOf(machine, id)?.meter.unit ?? "km";
 }
 
-/** The interval of a limit: `every 15 000 km`, `at 50 h, then every 250 h`, `every 12 months`. */
+/** The interval of a reckoned limit. */
 export function intervalWords({ limit }: LimitReckoning, machine: BoardMachine): string {
+  return ruleWords(limit, (meter) => unitOf(machine, meter));
+}
+
+/** The interval of a limit: `every 15 000 km`, `at 50 h, then every 250 h`, `every 12 months`, `every 10 000 km with mineral`. */
+export function ruleWords(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
+  const kinds = limit.for ?? [];
+  const product = kinds.length === 0 ? "" : ` with ${kinds.join(" or ")}`;
+  return `${plainRule(limit, unitOfMeter)}${product}`;
+}
+
+type MeterUnit = "km" | "mi" | "h";
+
+function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
   if (!isMeterLimit(limit)) {
     return (limit.months ?? null) === null
       ? `every ${counted(limit.days ?? 0, "day")}`
       : `every ${counted(limit.months ?? 0, "month")}`;
   }
-  const unit = unitOf(machine, limit.meter);
+  const unit = unitOfMeter(limit.meter);
   const milestones = (limit.at ?? []).map((milestone) => figure(milestone)).join(", ");
   const at = milestones === "" ? "" : `at ${milestones}${NBSP}${unit}`;
   const every = (limit.every ?? null) === null ? "" : `every ${amount(limit.every ?? 0, unit)}`;
   return [at, every].filter((part) => part !== "").join(", then ");
 }
 
-/** A limit by name: `24-month limit`, `14-day limit`, `odometer limit`. */
+/** A limit by name: `24-month limit`, `14-day limit`, `odometer limit`, `look-again date`. */
 export function limitName(limit: LimitReckoning, machine: BoardMachine): string {
+  const { basis } = limit;
+  if (basis.code === "tested-sound") return "look-again date";
+  if (basis.code === "wanted") {
+    return basis.reminder === null ? "wish to have it now" : `reminder ${basis.reminder}`;
+  }
   if (limit.kind === "meter") {
     const meter = meterOf(machine, limit.meter);
     return meter === undefined ? "limit" : `${meterName(meter)} limit`;

@@ -1,5 +1,5 @@
 import type { BoardMachine, DayNumber, Status, TaskReckoning } from "@yonderfell/core";
-import { dateRange, fullDate, shortDate } from "./format.js";
+import { dateRange, fullDate, sentence, shortDate } from "./format.js";
 import { governing, leftWords } from "./limitWords.js";
 
 /** What stands beside a strip: the date in strong letters and what is left. */
@@ -16,7 +16,7 @@ export function stripWords(
 ): StripWords {
   if (task.status === "finished") return { strong: "Finished", rest: "nothing to come" };
   const limit = governing(task);
-  if (limit === null) return { strong: "Unknown", rest: "no record to count from" };
+  if (limit === null) return undatedWords(task);
   const rest = leftWords(limit, machine);
   const likely = limit.forecast?.likely ?? null;
   if (likely === null) return { strong: rest, rest: "no date" };
@@ -24,6 +24,17 @@ export function stripWords(
     return { strong: `Overdue since ${shortDate(likely, today)}`, rest };
   if (likely < today) return { strong: `Due since ${shortDate(likely, today)}`, rest };
   return { strong: likely === today ? "Today" : shortDate(likely, today), rest };
+}
+
+/** The words for a task without a date. */
+function undatedWords({ task, status, limits, regime }: TaskReckoning): StripWords {
+  if (status === "clear" && task.eachUse) {
+    return { strong: sentence(`${task.eachUse} each use`), rest: "no date" };
+  }
+  if (limits.length === 0 && regime !== null) {
+    return { strong: "For life", rest: `no date by ${regime}` };
+  }
+  return { strong: "Unknown", rest: "no record to count from" };
 }
 
 /** What a strip's drawing shows, in words for those who hear it: `doubtful, 12 Dec 2026, between 6–20 Dec, 709 km left`. */

@@ -116,10 +116,10 @@ export class BoardKeeper {
   }
 }
 
-/** Whether a change moves every machine, or adds or takes away one: then all is reckoned again. */
+/** Whether a change may move every machine, or adds or takes away one: then all is reckoned again. */
 function movesAll({ change }: JournalLine): boolean {
   return (
     fieldsOf(change).some((field) => field.key === "settings") ||
-    change.records.some(({ section }) => section === "machines")
+    change.records.some(({ section }) => section === "machines" || section === "products")
   );
 }
