@@ -56,5 +56,5 @@ test.each([
     expect(await storeOf(page)).toBe(before);
     expect(new Set(files.map((file) => file.harm)).size).toBeGreaterThan(14);
   },
-  300_000,
+  120_000,
 );

@@ -16,11 +16,19 @@ type Harm = (book: Json, random: Random) => string;
 const FEW = 30;
 const TODAY = dayOf("2026-11-23");
 
-function soundBook(): Json {
+function smallBook(): Json {
   const own = machineBookOf(demonstrationBook(TODAY), "m-bus" as MachineId);
   // Few records, so that a thousand files are looked through quickly.
   const readings = own?.readings.slice(0, FEW);
   return { format: "yonderfell-book", version: 1, ...own, readings };
+}
+
+let small: string | null = null;
+
+/** A sound book of its own each time, to be harmed. */
+function soundBook(): Json {
+  small ??= JSON.stringify(smallBook());
+  return JSON.parse(small) as Json;
 }
 
 const pick = <T>(random: Random, list: readonly T[]): T =>
@@ -104,7 +112,7 @@ export function brokenFiles(count: number, seed: number): BrokenFile[] {
   const files: BrokenFile[] = [];
   while (files.length < count) {
     const harm = pick(random, Object.keys(HARMS));
-    const broken = HARMS[harm]?.(structuredClone(soundBook()), random) ?? "";
+    const broken = HARMS[harm]?.(soundBook(), random) ?? "";
     // Some harm does none: a field taken away that was not there, a value of its own kind.
     if (readBook(broken).ok) continue;
     files.push({ name: `broken-${files.length}.yonderfell.json`, text: broken, harm });

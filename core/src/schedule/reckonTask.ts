@@ -1,17 +1,16 @@
 import type { Settings } from "../book/settings.js";
 import type { Task } from "../book/task.js";
 import { certain, forecastLife } from "./forecast.js";
-import { followsDue } from "./follows.js";
 import type {
   CalendarLimitReckoning,
   LimitReckoning,
   MeterLimitReckoning,
   Status,
 } from "./limitReckoning.js";
-import { nthDue } from "./nth.js";
-import { calledDue, callInEffect, testedDue, testInEffect } from "./setAside.js";
+import { limitsDue } from "./limitsDue.js";
+import { calledDue, callInEffect } from "./setAside.js";
 import { calendarStatus, meterStatus, windowsFor } from "./status.js";
-import { limitsInForce, ownLimitsDue, type LimitDue, type MachineState } from "./taskDue.js";
+import { limitsInForce, type LimitDue, type MachineState } from "./taskDue.js";
 
 /** When a task is due and why (due rules §7). */
 export interface TaskReckoning {
@@ -37,21 +36,6 @@ export function reckonTask(task: Task, state: MachineState, settings: Settings):
   const regime = tied ? null : limitsInForce(task, state.machine).regime;
   const doubtful = dues.some(standsOnDoubt) || limits.some((limit) => limit.status === "unknown");
   return { task, status, governs, regime, doubtful, limits };
-}
-
-/** Where its limits are due; those of a task tested sound are set aside but for the hard ones (due rules §11). */
-function limitsDue(task: Task, state: MachineState): LimitDue[] {
-  const test = testInEffect(task, state);
-  const own = limitsWithoutTest(task, state);
-  const isFinished = own.length > 0 && own.every(({ due }) => due.state === "finished");
-  if (test === null || isFinished) return own;
-  return [...testedDue(test, state), ...own.filter(({ limit }) => limit.hard === true)];
-}
-
-function limitsWithoutTest(task: Task, state: MachineState): LimitDue[] {
-  if (task.nth) return nthDue(task, task.nth, state);
-  if (task.follows) return followsDue(task, task.follows, state);
-  return ownLimitsDue(task, state);
 }
 
 function standsOnDoubt(due: LimitDue): boolean {

@@ -70,19 +70,10 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
       return nthWords(limit, basis, place);
     case "nth-unknown":
       return [`Goes with ${taskName(basis.of, place)}, for which no date can be given.`];
-    case "tested-sound": {
-      const found = (basis.found ?? "") === "" ? "" : `: ${basis.found}`;
-      return [
-        `Tested sound ${doneWords(basis.test, limit, place)}${found}.`,
-        `Look again ${intervalWords(limit, place.machine).replace("every ", "after ")}: ${dueWords(limit, place)}. It was not done by that; doing it ends this.`,
-      ];
-    }
+    case "tested-sound":
+      return testedWords(basis, limit, place);
     case "wanted":
-      return [
-        basis.reminder === null
-          ? `Wanted at once since ${fullDate(basis.by.day)}, until it is done or tested sound.`
-          : `The machine's own reminder ${basis.reminder} asked for it on ${fullDate(basis.by.day)}: due at once, until it is done or tested sound.`,
-      ];
+      return [wantedWords(basis)];
     case "follows-waiting":
       return [`Comes after ${taskName(basis.task, place)}, which has not been done yet.`];
     case "follows-armed":
@@ -95,6 +86,29 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
         `${taskName(basis.task, place)} was done ${fullDate(basis.by.day)} and this after it, ${doneWords(basis.last, limit, place)}. Nothing is due until it is done again.`,
       ];
   }
+}
+
+function testedWords(
+  basis: Extract<LimitReckoning["basis"], { code: "tested-sound" }>,
+  limit: LimitReckoning,
+  place: Place,
+): string[] {
+  const found = (basis.found ?? "") === "" ? "" : `: ${basis.found}`;
+  const after = intervalWords(limit, place.machine).replace("every ", "after ");
+  return [
+    `Tested sound ${doneWords(basis.test, limit, place)}${found}.`,
+    `Look again ${after}: ${dueWords(limit, place)}. It was not done by that; doing it ends this.`,
+  ];
+}
+
+function wantedWords({
+  by,
+  reminder,
+}: Extract<LimitReckoning["basis"], { code: "wanted" }>): string {
+  const end = "until it is done or tested sound.";
+  return reminder === null
+    ? `Wanted at once since ${fullDate(by.day)}, ${end}`
+    : `The machine's own reminder ${reminder} asked for it on ${fullDate(by.day)}: due at once, ${end}`;
 }
 
 function startWords(limit: LimitReckoning): string {

@@ -1,0 +1,107 @@
+import type { CurrentRecord } from "../book/currentRecords.js";
+import type { Entry } from "../book/entry.js";
+import type { EntryId, TaskId } from "../book/ids.js";
+import type { Task } from "../book/task.js";
+import { addDays, formatDay, type DayNumber } from "../calendar/dayNumber.js";
+import { hasReached } from "../meter/life.js";
+import type { MeterReckoning } from "../meter/reckonMeter.js";
+import type { Completion } from "../schedule/completion.js";
+import { limitsDue } from "../schedule/limitsDue.js";
+import type { LimitDue, MachineState } from "../schedule/taskDue.js";
+
+/** A turn of a task that is to come. */
+export interface Occurrence {
+  readonly task: TaskId;
+  readonly day: DayNumber;
+}
+
+/** More turns than this of one machine are not reckoned: something is due many times a day. */
+const MOST_OCCURRENCES = 50_000;
+/** Absorbs the last digit of a division before it is rounded up to a whole day. */
+const WHOLE_DAY_TOLERANCE = 1e-9;
+
+/** The first day from `today` on by which a meter is reckoned to have reached a life, in its unit; null where it never will. */
+export function dayOfLife(
+  { life, rate, running }: MeterReckoning,
+  due: number,
+  today: DayNumber,
+): DayNumber | null {
+  if (life === null) return null;
+  if (hasReached(life, due)) return today;
+  const { perDay } = rate;
+  if (perDay === null || perDay <= 0) return null;
+  return running.after(today, Math.ceil((due - life) / perDay - WHOLE_DAY_TOLERANCE));
+}
+
+function dayOfLimit({ due, ...limit }: LimitDue, today: DayNumber): DayNumber | null {
+  if (due.state !== "set") return null;
+  return limit.kind === "meter"
+    ? dayOfLife(limit.reckoning, due.due, today)
+    : (due.due as DayNumber);
+}
+
+/** The day a task falls due next, all limits taken together; null where it has none. */
+function nextDay(task: Task, state: MachineState): DayNumber | null {
+  const dues = limitsDue(task, state).filter(({ due }) => due.state !== "finished");
+  const days = dues.flatMap((due) => dayOfLimit(due, state.today) ?? []);
+  if (days.length === 0) return null;
+  if ((task.combine ?? "first") === "first") return Math.min(...days) as DayNumber;
+  return days.length === dues.length ? (Math.max(...days) as DayNumber) : null;
+}
+
+function completionOn(task: Task, day: DayNumber, order: number): Completion {
+  const record = {
+    id: `turn ${order}` as EntryId,
+    machine: task.machine,
+    date: formatDay(day),
+    tasks: [task.id],
+  } as unknown as Entry;
+  return { record, day, order } satisfies CurrentRecord<Entry>;
+}
+
+/** A task that leans on no other comes first, so that what goes with it finds it done. */
+const leans = (task: Task): number =>
+  Number((task.nth ?? null) !== null) + 2 * Number((task.follows ?? null) !== null);
+
+/**
+ * The turns of a machine's tasks from `state.today` up to and with `until`, earliest first, were each
+ * done on the very day it falls due and the machine to run on at its present pace. What is due already
+ * is done today. Tasks without a date have no turns. By the due rules, one turn after the other.
+ */
+export function occurrences(state: MachineState, until: DayNumber): Occurrence[] {
+  const completions = new Map<TaskId, Completion[]>();
+  for (const [task, list] of state.completions) completions.set(task, [...list]);
+  const ahead: MachineState = { ...state, completions };
+  const tasks = [...state.tasks.values()].sort((one, other) => leans(one) - leans(other));
+  const leaning = (id: TaskId): Task[] =>
+    tasks.filter((task) => task.id === id || task.nth?.of === id || task.follows?.task === id);
+  const last = new Map<TaskId, DayNumber>();
+  const next = new Map<TaskId, DayNumber>();
+  const look = (task: Task): void => {
+    const day = nextDay(task, ahead);
+    const done = last.get(task.id);
+    const earliest = done === undefined ? state.today : addDays(done, 1);
+    if (day === null) next.delete(task.id);
+    else next.set(task.id, day > earliest ? day : earliest);
+  };
+  for (const task of tasks) look(task);
+  const found: Occurrence[] = [];
+  while (found.length < MOST_OCCURRENCES) {
+    let first: Task | null = null;
+    for (const task of tasks) {
+      const day = next.get(task.id);
+      if (day === undefined || day > until) continue;
+      if (first === null || day < (next.get(first.id) ?? until)) first = task;
+    }
+    if (first === null) break;
+    const day = next.get(first.id) as DayNumber;
+    found.push({ task: first.id, day });
+    last.set(first.id, day);
+    const own = completions.get(first.id) ?? [];
+    // Numbered after all that is in the book.
+    own.push(completionOn(first, day, Number.MAX_SAFE_INTEGER / 2 + found.length));
+    completions.set(first.id, own);
+    for (const task of leaning(first.id)) look(task);
+  }
+  return found;
+}

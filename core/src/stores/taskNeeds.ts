@@ -1,0 +1,126 @@
+import type { Fluid } from "../book/fluid.js";
+import type { TaskId } from "../book/ids.js";
+import type { MachinePlate } from "../book/machinePlate.js";
+import type { Part, Price } from "../book/part.js";
+import type { Product } from "../book/product.js";
+import type { Task, TaskUse } from "../book/task.js";
+import type { Person } from "../book/workshop.js";
+import { capacityAnswers } from "../fluid/capacity.js";
+import { valueIn } from "../quantity/quantity.js";
+import { dimensionOf } from "../quantity/unit.js";
+
+/** What one turn of a task takes, in litres and the book's money; null where it is not known. */
+export interface TaskNeeds {
+  readonly minutes: number | null;
+  readonly litres: number;
+  /** Parts at their cheapest source, shares of packs. */
+  readonly parts: number;
+  readonly fluids: number;
+  /** Minutes at the rate. */
+  readonly labour: number;
+  /** What has no figure: the sums leave it out. */
+  readonly missing: readonly MissingFigure[];
+}
+
+/** A figure that is not recorded, so that a sum leaves it out. */
+export type MissingFigure =
+  | { readonly code: "minutes"; readonly what: string }
+  | { readonly code: "price"; readonly what: string }
+  | { readonly code: "capacity"; readonly what: string }
+  | { readonly code: "product"; readonly what: string }
+  | { readonly code: "rate"; readonly what: string };
+
+/** What the needs of tasks are reckoned from. */
+export interface NeedsSource {
+  readonly plate: MachinePlate;
+  readonly parts: readonly Part[];
+  readonly products: readonly Product[];
+  /** What an hour of work costs; null where nobody has a rate. */
+  readonly rate: number | null;
+}
+
+const MINUTES_AN_HOUR = 60;
+
+/** What an hour costs where it is not said who does it: the mean rate of those who are there; null where none has a rate. */
+export function usualRate(people: readonly Person[]): number | null {
+  const rates = people.flatMap(({ rate, hasLeft }) => (hasLeft === true ? [] : (rate ?? [])));
+  return rates.length === 0 ? null : rates.reduce((sum, rate) => sum + rate, 0) / rates.length;
+}
+
+/** The least of some prices, null where there is none. */
+export function leastPrice(prices: readonly Price[] | undefined): number | null {
+  const all = (prices ?? []).map(({ price }) => price);
+  return all.length === 0 ? null : Math.min(...all);
+}
+
+/** What a litre (or a kilogram) of a product costs in its cheapest pack; null where no pack has a price. */
+export function pricePerLitre(product: Product): number | null {
+  const each = (product.packs ?? []).flatMap(({ quantity, prices }) => {
+    const price = leastPrice(prices);
+    const amount = plainAmount(quantity);
+    return price === null || amount <= 0 ? [] : [price / amount];
+  });
+  return each.length === 0 ? null : Math.min(...each);
+}
+
+function plainAmount(quantity: Parameters<typeof valueIn>[0]): number {
+  return valueIn(quantity, dimensionOf(quantity.unit) === "mass" ? "kg" : "L");
+}
+
+/** How much of a fluid one turn takes, in litres (or kilograms): as the task says, else the working capacity of the condition it names, else of the first there is. */
+export function amountOfUse(use: TaskUse, fluid: Fluid | undefined): number | null {
+  if (use.quantity) return plainAmount(use.quantity);
+  if (fluid === undefined) return null;
+  const answers = capacityAnswers(fluid);
+  const meant = answers.find(({ condition }) => condition === use.condition) ?? answers[0];
+  return meant === undefined ? null : plainAmount(meant.working.quantity);
+}
+
+/** What one turn of a task takes: parts by the fitments that name it, fluids by the plate, minutes at the rate. */
+export function taskNeeds(task: Task, source: NeedsSource): TaskNeeds {
+  const missing: MissingFigure[] = [];
+  const minutes = task.minutes ?? null;
+  if (minutes === null) missing.push({ code: "minutes", what: task.name });
+  if (minutes !== null && source.rate === null) missing.push({ code: "rate", what: task.name });
+  const labour = ((minutes ?? 0) / MINUTES_AN_HOUR) * (source.rate ?? 0);
+  const parts = partsOf(task.id, source, missing);
+  const { litres, fluids } = fluidsOf(task, source, missing);
+  return { minutes, litres, parts, fluids, labour, missing };
+}
+
+function partsOf(task: TaskId, { plate, parts }: NeedsSource, missing: MissingFigure[]): number {
+  let sum = 0;
+  for (const { part: id, perService, tasks } of plate.fitments) {
+    if (!(tasks ?? []).includes(task)) continue;
+    const part = parts.find((one) => one.id === id);
+    const price = leastPrice(part?.prices);
+    if (price === null) missing.push({ code: "price", what: part?.name ?? id });
+    else sum += ((perService ?? 1) * price) / (part?.pack ?? 1);
+  }
+  return sum;
+}
+
+function fluidsOf(
+  task: Task,
+  { plate, products }: NeedsSource,
+  missing: MissingFigure[],
+): Pick<TaskNeeds, "litres" | "fluids"> {
+  let litres = 0;
+  let fluids = 0;
+  for (const use of task.uses ?? []) {
+    const fluid = plate.fluids.find((one) => one.id === use.fluid);
+    const system = fluid?.system ?? use.fluid;
+    const amount = amountOfUse(use, fluid);
+    if (amount === null) {
+      missing.push({ code: "capacity", what: system });
+      continue;
+    }
+    litres += amount;
+    const product = products.find((one) => one.id === fluid?.product);
+    if (product === undefined) missing.push({ code: "product", what: system });
+    const price = product === undefined ? null : pricePerLitre(product);
+    if (price !== null) fluids += amount * price;
+    else if (product !== undefined) missing.push({ code: "price", what: product.name });
+  }
+  return { litres, fluids };
+}
