@@ -90,6 +90,7 @@ export * from "./book/keepRecord.js";
 export * from "./book/known.js";
 export * from "./machine/addMachine.js";
 export * from "./machine/outOfService.js";
+export * from "./machine/reminders.js";
 export * from "./meter/changeMeter.js";
 export * from "./quantity/preferredUnit.js";
 export * from "./quantity/unitWords.js";

@@ -44,6 +44,8 @@ export function bookWithout(book: MachineBook, section: DatedSection, id: string
   return { ...book, [section]: records };
 }
 
+const SAID_ANEW = ["lookAgain", "wanted", "reminders", "assumed"] as const;
+
 /**
  * Corrects an entry: a new one takes its place and keeps what it does not name. Refused: what
  * {@link logWork} refuses, an entry that is not there, and one that has been corrected already.
@@ -59,6 +61,9 @@ export function correctEntry(
   const work = settleWork(bookWithout(book, "entries", id), input, context);
   if (!work.ok) return work;
   const { note: _note, confirmed: _confirmed, ...kept } = old;
+  // What the input speaks of anew takes the place of what stood there, also where that is nothing.
+  const anew = SAID_ANEW.filter((key) => input[key] !== undefined);
+  for (const key of anew) delete kept[key];
   const corrected = entryOf(book, input, work.value.isConfirmed, context);
   const entry = put("entries", { ...kept, ...corrected, replaces: old.id });
   return success({ command: "correct-entry", records: [...work.value.records, entry] });

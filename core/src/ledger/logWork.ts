@@ -1,6 +1,6 @@
 import { applyChange, put, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
-import type { Entry } from "../book/entry.js";
+import type { Entry, LookAgain, ReminderFact } from "../book/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/ids.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success, type Result } from "../book/result.js";
@@ -30,6 +30,14 @@ export interface LogWorkInput {
   readonly tasks: readonly TaskId[];
   readonly figures: readonly WorkFigure[];
   readonly note: string;
+  /** Tasks tested sound instead, and when to look again. */
+  readonly lookAgain?: readonly LookAgain[];
+  /** Tasks that are wanted at once. */
+  readonly wanted?: readonly TaskId[];
+  /** What became of reminder codes of the machine. */
+  readonly reminders?: readonly ReminderFact[];
+  /** Taken as done without a record of it. */
+  readonly assumed?: boolean;
 }
 
 /** What stands in the way of logging work. */
@@ -37,6 +45,10 @@ export type LogWorkIssue =
   | { readonly code: "nothing-done" }
   | { readonly code: "task-not-found"; readonly task: TaskId }
   | { readonly code: "day-in-future" }
+  /** A task cannot be done and tested sound by one entry. */
+  | { readonly code: "done-and-tested"; readonly task: TaskId }
+  /** Look again after how much: a number above 0. */
+  | { readonly code: "look-again-missing"; readonly task: TaskId }
   | { readonly code: "figure-refused"; readonly meter: MeterId; readonly issue: FigureIssue };
 
 /**
@@ -116,14 +128,51 @@ export function entryOf(
     tasks: [...input.tasks],
     ...(note === "" ? {} : { note }),
     ...(isConfirmed ? { confirmed: true } : {}),
+    ...given("lookAgain", input.lookAgain),
+    ...given("wanted", input.wanted),
+    ...given("reminders", input.reminders),
+    ...(input.assumed === true ? { assumed: true } : {}),
   };
+}
+
+/** A list under its name, nothing where it is empty. */
+function given<Name extends string, T>(
+  name: Name,
+  list: readonly T[] | undefined,
+): Partial<Record<Name, T[]>> {
+  return list === undefined || list.length === 0
+    ? {}
+    : ({ [name]: [...list] } as Partial<Record<Name, T[]>>);
+}
+
+/** The tasks that work names in any way. */
+function tasksNamed({ tasks, lookAgain, wanted }: LogWorkInput): TaskId[] {
+  return [...tasks, ...(lookAgain ?? []).map(({ task }) => task), ...(wanted ?? [])];
+}
+
+const isAmount = (value: number | null | undefined): boolean =>
+  Number.isFinite(value ?? 0) && (value ?? 1) > 0;
+
+function testIssues({ tasks, lookAgain }: LogWorkInput): LogWorkIssue[] {
+  return (lookAgain ?? []).flatMap((one): LogWorkIssue[] => {
+    const { task, months, days, meter, amount } = one;
+    if (tasks.includes(task)) return [{ code: "done-and-tested", task }];
+    const isWhole = [months, days].every((span) => Number.isInteger(span ?? 1));
+    const isSaid = (months ?? days ?? (meter ? amount : null) ?? null) !== null;
+    return isSaid && isWhole && [months, days, amount].every(isAmount)
+      ? []
+      : [{ code: "look-again-missing", task }];
+  });
 }
 
 function workIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
   const issues: LogWorkIssue[] = [];
-  if (input.tasks.length === 0 && input.note.trim() === "") issues.push({ code: "nothing-done" });
+  const named = tasksNamed(input);
+  const isNothing = named.length + (input.reminders ?? []).length === 0;
+  if (isNothing && input.note.trim() === "") issues.push({ code: "nothing-done" });
+  issues.push(...testIssues(input));
   const tasks = new Set(book.tasks.map((task) => task.id));
-  for (const task of input.tasks) {
+  for (const task of named) {
     if (!tasks.has(task)) issues.push({ code: "task-not-found", task });
   }
   if (input.day > today) issues.push({ code: "day-in-future" });

@@ -64,17 +64,16 @@ const leans = (task: Task): number =>
   Number((task.nth ?? null) !== null) + 2 * Number((task.follows ?? null) !== null);
 
 /**
- * The turns of a machine's tasks from `state.today` up to and with `until`, earliest first, were each
- * done on the very day it falls due and the machine to run on at its present pace. What is due already
- * is done today. Tasks without a date have no turns. By the due rules, one turn after the other.
+ * The turns of a machine's tasks from `state.today` on, earliest first, were each done on the very day
+ * it falls due and the machine to run on at its present pace. What is due already is done today. Tasks
+ * without a date have no turns. By the due rules, one turn after the other; it ends where nothing is to
+ * come, else never.
  */
-export function occurrences(state: MachineState, until: DayNumber): Occurrence[] {
+export function* turnsAhead(state: MachineState): Generator<Occurrence, void, undefined> {
   const completions = new Map<TaskId, Completion[]>();
   for (const [task, list] of state.completions) completions.set(task, [...list]);
   const ahead: MachineState = { ...state, completions };
   const tasks = [...state.tasks.values()].sort((one, other) => leans(one) - leans(other));
-  const leaning = (id: TaskId): Task[] =>
-    tasks.filter((task) => task.id === id || task.nth?.of === id || task.follows?.task === id);
   const last = new Map<TaskId, DayNumber>();
   const next = new Map<TaskId, DayNumber>();
   const look = (task: Task): void => {
@@ -85,23 +84,57 @@ export function occurrences(state: MachineState, until: DayNumber): Occurrence[]
     else next.set(task.id, day > earliest ? day : earliest);
   };
   for (const task of tasks) look(task);
-  const found: Occurrence[] = [];
-  while (found.length < MOST_OCCURRENCES) {
-    let first: Task | null = null;
-    for (const task of tasks) {
-      const day = next.get(task.id);
-      if (day === undefined || day > until) continue;
-      if (first === null || day < (next.get(first.id) ?? until)) first = task;
-    }
-    if (first === null) break;
-    const day = next.get(first.id) as DayNumber;
-    found.push({ task: first.id, day });
-    last.set(first.id, day);
-    const own = completions.get(first.id) ?? [];
+  for (let count = 1; ; count += 1) {
+    const first = earliestOf(tasks, next);
+    if (first === null) return;
+    const { task, day } = first;
+    yield { task: task.id, day };
+    last.set(task.id, day);
     // Numbered after all that is in the book.
-    own.push(completionOn(first, day, Number.MAX_SAFE_INTEGER / 2 + found.length));
-    completions.set(first.id, own);
-    for (const task of leaning(first.id)) look(task);
+    const turn = completionOn(task, day, Number.MAX_SAFE_INTEGER / 2 + count);
+    completions.set(task.id, [...(completions.get(task.id) ?? []), turn]);
+    for (const other of tasks) if (leansOn(other, task.id)) look(other);
+  }
+}
+
+function earliestOf(
+  tasks: readonly Task[],
+  next: ReadonlyMap<TaskId, DayNumber>,
+): { readonly task: Task; readonly day: DayNumber } | null {
+  let first: { readonly task: Task; readonly day: DayNumber } | null = null;
+  for (const task of tasks) {
+    const day = next.get(task.id);
+    if (day !== undefined && (first === null || day < first.day)) first = { task, day };
+  }
+  return first;
+}
+
+const leansOn = (task: Task, id: TaskId): boolean =>
+  task.id === id || task.nth?.of === id || task.follows?.task === id;
+
+/** The turns of {@link turnsAhead} up to and with `until`. */
+export function occurrences(state: MachineState, until: DayNumber): Occurrence[] {
+  const found: Occurrence[] = [];
+  for (const turn of turnsAhead(state)) {
+    if (turn.day > until || found.length >= MOST_OCCURRENCES) break;
+    found.push(turn);
   }
   return found;
+}
+
+/** The next turns of one task up to and with `until`, at most so many. */
+export function nextTurns(
+  state: MachineState,
+  task: Task,
+  most: number,
+  until: DayNumber,
+): DayNumber[] {
+  const needed = [task.id, task.nth?.of, task.follows?.task];
+  const tasks = new Map([...state.tasks].filter(([id]) => needed.includes(id)));
+  const days: DayNumber[] = [];
+  for (const turn of turnsAhead({ ...state, tasks })) {
+    if (turn.day > until || days.length >= most) break;
+    if (turn.task === task.id) days.push(turn.day);
+  }
+  return days;
 }

@@ -4,6 +4,9 @@ import { fullDate, sentence } from "./format.js";
 import { meterName, meterOf } from "./limitWords.js";
 import { figureIssueWords } from "./readingWords.js";
 
+const taskName = (machine: BoardMachine, id: string): string =>
+  machine.tasks.find(({ task }) => task.id === id)?.task.name ?? "One of the tasks";
+
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
   issue: LogIssue | { readonly code: "machine-missing" },
@@ -19,6 +22,10 @@ export function logIssueWords(
       return "Tick what was done, or write a note.";
     case "task-not-found":
       return "One of the tasks is no longer in the book; tick again what was done.";
+    case "done-and-tested":
+      return `${taskName(machine, issue.task)}: it was either done or tested sound; choose one.`;
+    case "look-again-missing":
+      return `${taskName(machine, issue.task)}: say after how much to look again, a whole number of months or days, or a figure of a meter.`;
     case "date-missing":
       return "Choose the day it was done.";
     case "day-in-future":
