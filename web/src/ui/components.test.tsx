@@ -8,7 +8,7 @@ import { MemoryRouter } from "react-router";
 import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { store } from "../app/store.js";
 import { AheadTable } from "../places/ahead/AheadTable.js";
-import { logOutlook, unasked } from "../places/ledger/logModel.js";
+import { logOutlook, unasked, type FormTest } from "../places/ledger/logModel.js";
 import { TaskChoice } from "../places/ledger/TaskChoice.js";
 import { DoubtQuestion } from "../places/yard/DoubtQuestion.js";
 import {
@@ -119,9 +119,12 @@ test("ticking a task shows when it comes next", async () => {
   if (bus === null) throw new Error("Skarrow Vale has a library bus");
   function Form(): ReactElement {
     const [tasks, setTasks] = useState<readonly string[]>([]);
-    const form = { date: "2026-11-23", tasks, figures: [unasked("odo", "11215", false)], note: "" };
+    const [tests, setTests] = useState<readonly FormTest[]>([]);
+    const figures = [unasked("odo", "11215", false)];
+    const form = { date: "2026-11-23", tasks, tests, figures, note: "" };
     const outlook = logOutlook(bus as NonNullable<typeof bus>, settingsOf(BOOK), form, TODAY, null);
-    return <TaskChoice outlook={outlook} chosen={tasks} onChange={setTasks} today={TODAY} />;
+    const both = { chosen: tasks, tests, onChange: setTasks, onTests: setTests };
+    return <TaskChoice outlook={outlook} today={TODAY} {...both} />;
   }
   render(<Form />);
   expect(screen.queryByText("next")).not.toBeInTheDocument();
@@ -131,6 +134,17 @@ test("ticking a task shows when it comes next", async () => {
   );
   await user.click(screen.getByRole("checkbox", { name: /^Cabin filter/ }));
   expect(screen.queryByText("next")).not.toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "Brake fluid: tested sound, not done" }));
+  const test = screen.getByRole("group", { name: "Tested sound: Brake fluid" });
+  expect(plain(screen.getByText("look again").parentElement?.textContent ?? "")).toBe(
+    "look again clear, 23 May",
+  );
+  await user.selectOptions(within(test).getByLabelText("Counted in"), "days");
+  expect(plain(screen.getByText("look again").parentElement?.textContent ?? "")).toBe(
+    "look again clear, 29 Nov",
+  );
+  await user.click(screen.getByRole("checkbox", { name: /^Brake fluid/ }));
+  expect(test).not.toBeInTheDocument();
 });
 
 test("a doubtful figure is asked about, and each answer asks for what it needs", async () => {

@@ -10,6 +10,7 @@ import {
   type Section,
 } from "@yonderfell/core";
 import MiniSearch from "minisearch";
+import { entryTitle } from "../words/entryWords.js";
 import type { BoardSource } from "../data/bookStorage.js";
 
 /** Something of the book that can be found. */
@@ -200,10 +201,10 @@ function entryDocument(
   machine: string,
   document: (found: Omit<Found, "machine" | "tag">, words: string) => Document,
 ): Document {
-  const done = (entry.tasks ?? []).map((task) => names.get(task) ?? task);
+  const said = entryTitle(entry, (task) => names.get(task) ?? task);
   const note = entry.note ?? "";
-  const title = done.length === 0 ? note : done.join("; ");
-  const detail = done.length === 0 ? machine : [machine, note].filter(Boolean).join(" · ");
+  const title = said === "" ? note : said;
+  const detail = said === "" ? machine : [machine, note].filter(Boolean).join(" · ");
   const { year, month, dayOfMonth } = partsFromDay(dayOf(entry.date));
   const words = `${dayOfMonth} ${MONTHS[month - 1]} ${year}`;
   return document({ kind: "entry", id: entry.id, title, detail, date: entry.date }, words);

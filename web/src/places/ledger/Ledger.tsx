@@ -9,7 +9,8 @@ import { useAppSelector } from "../../app/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { exportWords } from "../../words/bookWords.js";
-import { fullDate } from "../../words/format.js";
+import { entryTitle } from "../../words/entryWords.js";
+import { fullDate, sentence } from "../../words/format.js";
 
 const AT_FIRST = 40;
 const MORE = 100;
@@ -54,7 +55,7 @@ function LogRow({
   const machine = machines.find((one) => one.machine.id === entry.machine);
   const nameOf = (id: string): string =>
     machine?.tasks.find((one) => one.task.id === id)?.task.name ?? id;
-  const names = (entry.tasks ?? []).map(nameOf);
+  const title = sentence(entryTitle(entry, nameOf) || "note");
   return (
     <li className="grid gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_14rem_1fr]">
       <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(entry.date))}</span>
@@ -63,7 +64,7 @@ function LogRow({
         {machine?.machine.name ?? entry.machine}
       </Link>
       <span>
-        <strong className="font-semibold">{names.length === 0 ? "Note" : names.join("; ")}</strong>
+        <strong className="font-semibold">{title}</strong>
         {typeof entry.note === "string" && <span className="block text-quiet">{entry.note}</span>}
       </span>
     </li>

@@ -25,7 +25,9 @@ export function LogWorkForm(start: LogStart): ReactElement {
       <TaskChoice
         outlook={outlook}
         chosen={form.tasks}
+        tests={form.tests}
         onChange={(tasks) => fields.setValue("tasks", tasks)}
+        onTests={(tests) => fields.setValue("tests", tests)}
         today={today}
       />
       <div className="space-y-5">

@@ -1,69 +1,141 @@
-import type { DayNumber } from "@yonderfell/core";
+import type { DayNumber, TaskReckoning } from "@yonderfell/core";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import type { ReactElement } from "react";
 import { mostPressing } from "../../ui/boardOrder.js";
 import { Cairn } from "../../ui/Cairn.js";
 import { dueWords, dueWordsWithRange } from "../../words/moves.js";
-import type { LogOutlook } from "./logModel.js";
+import type { FormTest, LogOutlook } from "./logModel.js";
+import { TestFields } from "./TestFields.js";
 
-/** The machine's tasks to tick, the most pressing first, with what ticking makes due next. */
-export function TaskChoice({
-  outlook,
-  chosen,
-  onChange,
-  today,
-}: {
+interface TaskChoiceProps {
   readonly outlook: LogOutlook;
   readonly chosen: readonly string[];
+  /** The tasks tested sound instead. */
+  readonly tests: readonly FormTest[];
   readonly onChange: (tasks: string[]) => void;
+  readonly onTests: (tests: FormTest[]) => void;
   readonly today: DayNumber;
-}): ReactElement {
-  const toggle = (id: string, isDone: boolean): void =>
-    onChange(isDone ? [...chosen, id] : chosen.filter((task) => task !== id));
+}
+
+/** The machine's tasks to tick, the most pressing first, with what ticking makes due next. */
+export function TaskChoice(props: TaskChoiceProps): ReactElement {
   return (
     <fieldset>
       <legend className="text-large font-bold">Done</legend>
       <ul>
-        {mostPressing([outlook.before]).map(({ task }) => {
-          const { id, name } = task.task;
-          const isDone = chosen.includes(id);
-          const now = dueWords(outlook.before, id, today);
-          const isKnown = outlook.issues.length === 0;
-          const next = isKnown ? dueWordsWithRange(outlook.after, id, today) : "not known yet";
-          return (
-            <li key={id} className={`border-t border-hairline ${isDone ? "bg-raised" : ""}`}>
-              <label className="flex min-h-12 flex-wrap items-center gap-x-3 px-1 py-1.5 sm:flex-nowrap">
-                <Checkbox.Root
-                  checked={isDone}
-                  onCheckedChange={(checked) => toggle(id, checked === true)}
-                  className="grid size-7 shrink-0 place-items-center rounded-[3px] border-2 border-rule bg-ground data-[state=checked]:border-clear data-[state=checked]:bg-clear"
-                >
-                  <Checkbox.Indicator>
-                    <Check size={20} className="text-on-body" aria-hidden="true" />
-                  </Checkbox.Indicator>
-                </Checkbox.Root>
-                <span className="min-w-0 flex-1">
-                  <span className={isDone ? "font-bold" : "font-medium"}>{name}</span>
-                  <span className="flex items-center gap-2 text-fine text-quiet">
-                    <Cairn status={task.status} />
-                    {now}
-                  </span>
-                </span>
-                {isDone && (
-                  <span
-                    className="max-sm:w-full max-sm:pl-10 sm:max-w-[50%] sm:text-right"
-                    data-next={id}
-                  >
-                    <span className="text-fine text-quiet sm:block">next </span>
-                    <strong>{next}</strong>
-                  </span>
-                )}
-              </label>
-            </li>
-          );
-        })}
+        {mostPressing([props.outlook.before]).map(({ task }) => (
+          <TaskLine key={task.task.id} task={task} {...props} />
+        ))}
       </ul>
     </fieldset>
+  );
+}
+
+function TaskLine({
+  task,
+  outlook,
+  chosen,
+  tests,
+  onChange,
+  onTests,
+  today,
+}: TaskChoiceProps & { readonly task: TaskReckoning }): ReactElement {
+  const { id, name } = task.task;
+  const isDone = chosen.includes(id);
+  const test = tests.find((one) => one.task === id);
+  const others = tests.filter((one) => one.task !== id);
+  const isKnown = outlook.issues.length === 0;
+  const next = isKnown ? dueWordsWithRange(outlook.after, id, today) : "not known yet";
+  const tick = (isTicked: boolean): void => {
+    onChange(isTicked ? [...chosen, id] : chosen.filter((other) => other !== id));
+    if (test !== undefined) onTests(others);
+  };
+  const startTest = (): void => {
+    onTests([...tests, { task: id, amount: "6", unit: "months", found: "" }]);
+    if (isDone) onChange(chosen.filter((other) => other !== id));
+  };
+  return (
+    <li className={`border-t border-hairline ${isDone || test ? "bg-raised" : ""}`}>
+      <div className="flex flex-wrap items-center gap-x-3 sm:flex-nowrap">
+        <Tick
+          task={task}
+          words={dueWords(outlook.before, id, today)}
+          isDone={isDone}
+          onTick={tick}
+        />
+        {(isDone || test !== undefined) && <Next id={id} isDone={isDone} words={next} />}
+        {!isDone && test === undefined && (
+          <button
+            type="button"
+            aria-label={`${name}: tested sound, not done`}
+            className="min-h-10 shrink-0 px-2 text-fine text-clear hover:underline max-sm:min-h-12"
+            onClick={startTest}
+          >
+            Tested sound
+          </button>
+        )}
+      </div>
+      {test !== undefined && (
+        <TestFields
+          test={test}
+          name={name}
+          machine={outlook.before}
+          onChange={(changed) => onTests([...others, changed])}
+          onDrop={() => onTests(others)}
+        />
+      )}
+    </li>
+  );
+}
+
+function Next(props: {
+  readonly id: string;
+  readonly isDone: boolean;
+  readonly words: string;
+}): ReactElement {
+  return (
+    <span
+      className="max-sm:w-full max-sm:pb-1.5 max-sm:pl-11 sm:max-w-[50%] sm:text-right"
+      data-next={props.id}
+    >
+      <span className="text-fine text-quiet sm:block">
+        {props.isDone ? "next " : "look again "}
+      </span>
+      <strong>{props.words}</strong>
+    </span>
+  );
+}
+
+function Tick({
+  task,
+  words,
+  isDone,
+  onTick,
+}: {
+  readonly task: TaskReckoning;
+  readonly words: string;
+  readonly isDone: boolean;
+  readonly onTick: (isTicked: boolean) => void;
+}): ReactElement {
+  return (
+    <label className="flex min-h-12 min-w-0 flex-1 items-center gap-x-3 px-1 py-1.5">
+      <Checkbox.Root
+        checked={isDone}
+        onCheckedChange={(checked) => onTick(checked === true)}
+        className="grid size-7 shrink-0 place-items-center rounded-[3px] border-2 border-rule bg-ground data-[state=checked]:border-clear data-[state=checked]:bg-clear"
+      >
+        <Checkbox.Indicator>
+          <Check size={20} className="text-on-body" aria-hidden="true" />
+        </Checkbox.Indicator>
+      </Checkbox.Root>
+      <span className="min-w-0 flex-1">
+        <span className={isDone ? "font-bold" : "font-medium"}>{task.task.name}</span>
+        <span className="flex items-center gap-2 text-fine text-quiet">
+          <Cairn status={task.status} />
+          {words}
+        </span>
+      </span>
+    </label>
   );
 }

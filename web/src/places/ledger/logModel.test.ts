@@ -32,6 +32,7 @@ function busBook(): MachineBook {
 const FORM: LogForm = {
   date: "2026-11-23",
   tasks: ["t-bus-oil"],
+  tests: [],
   figures: [unasked("odo", "11215", false), unasked("hrs", "675.8", false)],
   note: "",
 };

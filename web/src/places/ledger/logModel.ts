@@ -16,6 +16,7 @@ import {
   type Entry,
   type EntryId,
   type FigureDoubt,
+  type LookAgain,
   type NotCorrectable,
   type LogWorkInput,
   type LogWorkIssue,
@@ -45,10 +46,20 @@ export interface FormFigure {
   readonly answer: AnswerFigures;
 }
 
+/** A task tested sound, as it stands in the form: look again after so much, by months, days or a meter. */
+export interface FormTest {
+  readonly task: string;
+  readonly amount: string;
+  /** `months`, `days`, or the id of a meter. */
+  readonly unit: string;
+  readonly found: string;
+}
+
 /** The form as filled in so far; also what is kept as a draft. */
 export interface LogForm {
   readonly date: string;
   readonly tasks: readonly string[];
+  readonly tests: readonly FormTest[];
   readonly figures: readonly FormFigure[];
   readonly note: string;
 }
@@ -108,7 +119,27 @@ export function inputFrom(form: LogForm): {
   });
   if (day === null || issues.length > 0) return { input: null, issues };
   const tasks = form.tasks as readonly TaskId[];
-  return { input: { day, tasks, figures, note: form.note }, issues };
+  const lookAgain = form.tests.map(lookAgainOf);
+  return { input: { day, tasks, figures, note: form.note, lookAgain }, issues };
+}
+
+function lookAgainOf({ task, amount, unit, found }: FormTest): LookAgain {
+  const value = parseFigure(amount, decimalSign()) ?? Number.NaN;
+  const after =
+    unit === "months" || unit === "days"
+      ? { [unit]: value }
+      : { meter: unit as MeterId, amount: value };
+  return {
+    task: task as TaskId,
+    ...after,
+    ...(found.trim() === "" ? {} : { found: found.trim() }),
+  };
+}
+
+function formTestOf({ task, months, days, meter, amount, found }: LookAgain): FormTest {
+  const value = months ?? days ?? amount ?? 0;
+  const unit = meter ?? ((months ?? null) === null ? "days" : "months");
+  return { task, amount: typedFigure(value), unit, found: found ?? "" };
 }
 
 /** The form of an entry as it stands, for correcting it. */
@@ -121,6 +152,7 @@ export function formOf(entry: Entry, book: MachineBook): LogForm {
   return {
     date: entry.date,
     tasks: entry.tasks ?? [],
+    tests: (entry.lookAgain ?? []).map(formTestOf),
     figures,
     note: entry.note ?? "",
   };

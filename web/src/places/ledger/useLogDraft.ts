@@ -7,6 +7,9 @@ import type { LogForm } from "./logModel.js";
 const draftSchema = z.object({
   date: z.string(),
   tasks: z.array(z.string()),
+  tests: z
+    .array(z.object({ task: z.string(), amount: z.string(), unit: z.string(), found: z.string() }))
+    .default([]),
   figures: z.array(
     z.object({
       meter: z.string(),

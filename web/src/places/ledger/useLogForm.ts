@@ -86,7 +86,8 @@ function useSaveWork(
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
     // Said first: whatever becomes of the draft, the work itself is in the log.
-    setSaved({ tasks: values.tasks, moves: outlook.moves });
+    const named = [...values.tasks, ...values.tests.map(({ task }) => task)];
+    setSaved({ tasks: named, moves: outlook.moves });
     notifyChange(correcting === null ? "Saved in the log." : "Corrected.");
     await storage.dropDraft(draftKey);
   };
@@ -150,6 +151,7 @@ function freshForm(
   return {
     date: formatDay(today),
     tasks: asked.filter((task) => known.has(task)),
+    tests: [],
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
   };
@@ -157,5 +159,7 @@ function freshForm(
 
 /** A form begun earlier, with the tasks it is now opened for ticked as well. */
 function joined(form: LogForm, asked: readonly string[]): LogForm {
-  return { ...form, tasks: [...new Set([...form.tasks, ...asked])] };
+  const tested = new Set(form.tests.map(({ task }) => task));
+  const wanted = asked.filter((task) => !tested.has(task));
+  return { ...form, tasks: [...new Set([...form.tasks, ...wanted])] };
 }

@@ -1,8 +1,9 @@
+import { entryTitle } from "../../words/entryWords.js";
 import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core";
 import { useEffect, useRef, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
+import { counted, dialFigureWithUnit, fullDate, sentence } from "../../words/format.js";
 import { correctionPath } from "./correctionPath.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
 
@@ -136,10 +137,8 @@ function StandingWords({
 function titleOf(item: HistoryItem, tasks: readonly Task[]): string {
   switch (item.kind) {
     case "entries": {
-      const done = item.record.tasks ?? [];
-      const names = done.map((id) => tasks.find((task) => task.id === id)?.name ?? id);
-      const assumed = item.record.assumed === true ? " (assumed)" : "";
-      return `${names.length === 0 ? "Note" : names.join("; ")}${assumed}`;
+      const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id;
+      return sentence(entryTitle(item.record, nameOf) || "note");
     }
     case "readings":
       return item.record.estimated === true ? "Meter reckoned" : "Meter read";
