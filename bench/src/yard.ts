@@ -86,7 +86,7 @@ const DOINGS: readonly Doing[] = [
   [
     "its plate opened",
     async (page) => {
-      await page.click("nav[aria-label=Leaves] a:nth-child(2)");
+      await page.click("nav[aria-label=Leaves] a:nth-child(3)");
       await page.waitForSelector("h3");
     },
   ],

@@ -11,6 +11,8 @@ const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
 const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
 const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
+const PlanPage = lazy(() => import("../places/yard/plan/PlanPage.js"));
+const TaskPage = lazy(() => import("../places/yard/plan/TaskPage.js"));
 const PartsPage = lazy(() => import("../places/yard/parts/PartsPage.js"));
 const Stores = lazy(() => import("../places/stores/Stores.js"));
 const Workshop = lazy(() => import("../places/workshop/Workshop.js"));
@@ -41,6 +43,8 @@ export function App(): ReactElement {
               <Route path="/yard/readings" element={<ReadingSheet />} />
               <Route path="/yard/new" element={<AddMachine />} />
               <Route path="/yard/:machineId" element={<MachinePage />} />
+              <Route path="/yard/:machineId/plan" element={<PlanPage />} />
+              <Route path="/yard/:machineId/plan/task/:taskId" element={<TaskPage />} />
               <Route path="/yard/:machineId/plate" element={<PlatePage />} />
               <Route path="/yard/:machineId/meters" element={<MetersPage />} />
               <Route path="/yard/:machineId/parts" element={<PartsPage />} />

@@ -10,6 +10,7 @@ import { fullDate } from "../../words/format.js";
 
 const LEAVES = [
   ["", "Ahead"],
+  ["/plan", "Plan"],
   ["/plate", "Plate"],
   ["/parts", "Parts"],
   ["/meters", "Meters"],
@@ -57,7 +58,7 @@ export function MachineFrame({
           <NavLink
             key={leaf}
             to={machinePath(id, leaf)}
-            end
+            end={leaf === ""}
             className={({ isActive }) =>
               `-mb-px flex min-h-10 items-center border-b-[3px] px-3 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
             }

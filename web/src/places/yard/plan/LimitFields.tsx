@@ -1,0 +1,92 @@
+import type { Machine } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { DayField } from "../../../ui/DayField.js";
+import { CheckField, TextField } from "../../../ui/fields.js";
+import { SelectField } from "../../../ui/fields.js";
+import { RowsField } from "../../../ui/RowsField.js";
+import type { Field, FormModel } from "../../../ui/useModel.js";
+import { meterName } from "../../../words/limitWords.js";
+import { meterUnit } from "../../../words/taskWords.js";
+import { emptyLimit, meterFigure, type LimitRow } from "./taskModel.js";
+
+const KINDS = "mineral, part synthetic, full synthetic, organic acid, …";
+
+/** The limits of a task in one regime. */
+export function LimitFields({
+  value: rows,
+  onChange,
+  machine,
+  isGrid,
+  usesFluid,
+}: Field<readonly LimitRow[]> & {
+  readonly machine: Machine;
+  /** Whether calendar limits may count from a day of their own. */
+  readonly isGrid: boolean;
+  /** Whether the task uses a fluid, on whose product a limit may depend. */
+  readonly usesFluid: boolean;
+}): ReactElement {
+  const by = [
+    ...(machine.meters ?? []).map(
+      (meter) => [meter.id as string, `${meterName({ meter })}, ${meter.unit}`] as const,
+    ),
+    ["months", "months"] as const,
+    ["days", "days"] as const,
+  ];
+  return (
+    <RowsField
+      rows={rows}
+      keyOf={(row) => row.key}
+      noun="limit"
+      empty={() =>
+        emptyLimit(rows.some((row) => row.by !== "months") ? "months" : (by[0]?.[0] ?? "months"))
+      }
+      onChange={onChange}
+    >
+      {(row, field) => (
+        <div className="grid gap-x-4 sm:grid-cols-[7rem_12rem_1fr_6rem]">
+          <TextField
+            label="Every"
+            isMono
+            {...noted(row.every, row.by, machine)}
+            {...field("every")}
+          />
+          <SelectField label="Counted in" choices={by} {...field("by")} />
+          <WhereFrom row={row} field={field} isGrid={isGrid} />
+          <TextField label="Grace" isMono {...field("grace")} />
+          <div className="flex flex-wrap items-end gap-x-6 sm:col-span-4">
+            <CheckField label="Required by law or warranty: no grace" {...field("hard")} />
+            {(usesFluid || row.products !== "") && (
+              <div className="min-w-[16rem] flex-1">
+                <TextField label={`Only with (${KINDS})`} {...field("products")} />
+              </div>
+            )}
+          </div>
+        </div>
+      )}
+    </RowsField>
+  );
+}
+
+/** What a figure typed with its own unit comes to in the meter's, said where it is not plain. */
+function noted(text: string, by: string, machine: Machine): { readonly note?: string } {
+  if (by === "months" || by === "days" || /^[\d\s.,]*$/.test(text)) return {};
+  const unit = meterUnit(machine, by);
+  const value = meterFigure(text, unit);
+  return { note: value === null ? "not a figure" : `${Math.round(value * 10) / 10} ${unit}` };
+}
+
+function WhereFrom({
+  row,
+  field,
+  isGrid,
+}: {
+  readonly row: LimitRow;
+  readonly field: FormModel<LimitRow>["field"];
+  readonly isGrid: boolean;
+}): ReactElement {
+  const isCalendar = row.by === "months" || row.by === "days";
+  if (!isCalendar) {
+    return <TextField label="First at these figures: 1000; 5000" isMono {...field("at")} />;
+  }
+  return isGrid ? <DayField label="On fixed points from" {...field("from")} /> : <span />;
+}

@@ -1,0 +1,177 @@
+import {
+  SCHOOLS,
+  type BoardMachine,
+  type Machine,
+  type MachineBook,
+  type Task,
+  type TaskReckoning,
+} from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Plus } from "lucide-react";
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+import { useBook } from "../../../app/openBook.js";
+import { useKeep } from "../../../app/useKeep.js";
+import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { Cairn } from "../../../ui/Cairn.js";
+import { SelectField } from "../../../ui/fields.js";
+import { counted, figure } from "../../../words/format.js";
+import { STATUS_WORD } from "../../../words/statusWords.js";
+import { taskSentence } from "../../../words/taskWords.js";
+import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { Reminders } from "./Reminders.js";
+
+/** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
+export default function PlanPage(): ReactElement {
+  const machine = useMachineOfAddress();
+  const { storage } = useBook();
+  const id = machine?.machine.id;
+  const book = useLiveQuery(
+    async () => (id === undefined ? null : storage.machineBook(id)),
+    [storage, id],
+  );
+  return (
+    <MachineFrame machine={machine}>
+      {machine !== undefined && book !== undefined && book !== null && (
+        <Plan machine={machine} book={book} />
+      )}
+    </MachineFrame>
+  );
+}
+
+function Plan({
+  machine,
+  book,
+}: {
+  readonly machine: BoardMachine;
+  readonly book: MachineBook;
+}): ReactElement {
+  const { id } = book.machines[0];
+  return (
+    <>
+      <section aria-labelledby="tasks" className="mb-9">
+        <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
+          <h2 id="tasks" className="text-large font-bold">
+            Tasks <span className="font-normal text-quiet tabular-nums">{book.tasks.length}</span>
+          </h2>
+          <div className="mr-auto">
+            <RegimeChoice machine={book.machines[0]} tasks={book.tasks} />
+          </div>
+          <Link to={machinePath(id, "/plan/task/new")} className={QUIET_BUTTON}>
+            <Plus size={18} aria-hidden="true" />
+            Add a task
+          </Link>
+        </div>
+        {book.tasks.length === 0 && (
+          <p className="border-t border-hairline py-3 text-quiet">
+            Nothing is planned for it yet. Add its tasks by the handbook.
+          </p>
+        )}
+        <ul>
+          {book.tasks.map((task) => (
+            <TaskRow
+              key={task.id}
+              task={task}
+              book={book}
+              reckoning={machine.tasks.find((one) => one.task.id === task.id)}
+            />
+          ))}
+        </ul>
+      </section>
+      <Reminders book={book} />
+    </>
+  );
+}
+
+/** The school of intervals the machine follows; each task may follow another, with a reason. */
+function RegimeChoice({
+  machine,
+  tasks,
+}: {
+  readonly machine: Machine;
+  readonly tasks: readonly Task[];
+}): ReactElement {
+  const { keep, failure } = useKeep();
+  const named = tasks.flatMap((task) => Object.keys(task.regimes ?? {}));
+  const current = machine.regime ?? "handbook";
+  const all = [...new Set([...SCHOOLS, ...named, current])];
+  return (
+    <div className="w-48">
+      <SelectField
+        label="Regime"
+        value={current}
+        choices={all.map((name) => [name, name] as const)}
+        onChange={(regime) => void keep("machines", machine, { ...machine, regime })}
+      />
+      <p role="alert" className="text-due">
+        {failure}
+      </p>
+    </div>
+  );
+}
+
+function TaskRow({
+  task,
+  book,
+  reckoning,
+}: {
+  readonly task: Task;
+  readonly book: MachineBook;
+  readonly reckoning: TaskReckoning | undefined;
+}): ReactElement {
+  const [machine] = book.machines;
+  const names = new Map<string, string>(book.tasks.map(({ id, name }) => [id, name]));
+  const place = { machine, nameOf: (id: string) => names.get(id) ?? id };
+  const override = task.regime ? `${task.regime} regime: ${task.regimeReason ?? ""}` : "";
+  const facts = [
+    task.minutes ? counted(Math.round(task.minutes), "minute") : "",
+    task.access ? `with ${task.access} open` : "",
+    task.ladder ? `ladder ${task.ladder}` : "",
+    task.outside ? `for others: ${task.outside.because}` : "",
+    override,
+  ];
+  return (
+    <li className="relative border-t border-hairline">
+      <Link
+        to={machinePath(machine.id, `/plan/task/${encodeURIComponent(task.id)}`)}
+        className="grid items-start gap-x-6 gap-y-0.5 py-2 hover:bg-wash sm:grid-cols-[7rem_minmax(12rem,20rem)_1fr]"
+      >
+        <span className="flex items-center gap-2">
+          {reckoning !== undefined && (
+            <>
+              <Cairn status={reckoning.status} />
+              {STATUS_WORD[reckoning.status]}
+            </>
+          )}
+        </span>
+        <span className="font-semibold">{task.name}</span>
+        <span>
+          {taskSentence(task, place)}
+          <span className="block text-fine text-quiet">
+            {facts.filter((fact) => fact !== "").join(" · ")}
+          </span>
+          <Schools task={task} machine={machine} />
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** How many other schools the task speaks of. */
+function Schools({
+  task,
+  machine,
+}: {
+  readonly task: Task;
+  readonly machine: Machine;
+}): ReactElement | null {
+  const current = task.regime ?? machine.regime ?? "handbook";
+  const others = Object.keys(task.regimes ?? {}).filter((name) => name !== current);
+  if (others.length === 0) return null;
+  return (
+    <span className="block text-fine text-quiet">
+      {figure(others.length)} other {others.length === 1 ? "regime" : "regimes"}:{" "}
+      {others.join(", ")}
+    </span>
+  );
+}

@@ -1,0 +1,133 @@
+import { SCHOOLS, type Machine, type Task } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { newId } from "../../../data/newId.js";
+import { CheckField, SelectField, TextField } from "../../../ui/fields.js";
+import { RowsField } from "../../../ui/RowsField.js";
+import type { FormModel } from "../../../ui/useModel.js";
+import { meterName } from "../../../words/limitWords.js";
+import { LimitFields } from "./LimitFields.js";
+import { emptyLimit, type TaskModel } from "./taskModel.js";
+
+interface RuleProps {
+  readonly form: FormModel<TaskModel>;
+  readonly machine: Machine;
+  /** The machine's other tasks. */
+  readonly others: readonly Task[];
+}
+
+const TIES = [
+  ["own", "by limits of its own"],
+  ["nth", "with every so many turns of another task"],
+  ["follows", "once after another task was done"],
+] as const;
+
+/** When a task is due: by limits of its own, with another task, or after it. */
+export function RuleFields({ form, machine, others }: RuleProps): ReactElement {
+  const { model, field } = form;
+  return (
+    <section aria-labelledby="when" className="space-y-3">
+      <h2 id="when" className="text-large font-bold">
+        When
+      </h2>
+      <div className="max-w-[24rem]">
+        <SelectField label="It is due" choices={TIES} {...field("tie")} />
+      </div>
+      {model.tie === "own" && <OwnLimits form={form} machine={machine} others={others} />}
+      {model.tie === "nth" && <NthFields form={form} machine={machine} others={others} />}
+      {model.tie === "follows" && <FollowsFields form={form} machine={machine} others={others} />}
+    </section>
+  );
+}
+
+const ANCHORS = [
+  ["done", "from when it was last done"],
+  ["grid", "on fixed points, whenever it was done"],
+] as const;
+const COMBINE = [
+  ["first", "whichever comes first"],
+  ["last", "whichever comes last"],
+] as const;
+const EACH_USE = [
+  ["", "no"],
+  ["before", "before each use"],
+  ["after", "after each use"],
+] as const;
+
+function OwnLimits({ form, machine }: RuleProps): ReactElement {
+  const { model, set, field } = form;
+  const first = machine.meters?.[0]?.id ?? "months";
+  const names = model.regimes.map(({ name }) => name);
+  const next = SCHOOLS.find((school) => !names.includes(school)) ?? "";
+  return (
+    <>
+      <div className="grid gap-x-5 sm:grid-cols-3">
+        <SelectField label="Counted" choices={ANCHORS} {...field("anchor")} />
+        <SelectField label="Of several limits" choices={COMBINE} {...field("combine")} />
+        <SelectField label="Each use" choices={EACH_USE} {...field("eachUse")} />
+      </div>
+      <RowsField
+        rows={model.regimes}
+        keyOf={(row) => row.key}
+        noun="regime"
+        empty={() => ({ key: newId(), name: next, forLife: false, limits: [emptyLimit(first)] })}
+        onChange={(regimes) => set({ regimes })}
+      >
+        {(row, regimeField) => (
+          <>
+            <div className="grid items-end gap-x-5 sm:grid-cols-[14rem_1fr]">
+              <TextField label="Regime" offered={SCHOOLS} {...regimeField("name")} />
+              <CheckField label="For life: no date by it" {...regimeField("forLife")} />
+            </div>
+            {!row.forLife && (
+              <LimitFields
+                machine={machine}
+                isGrid={model.anchor === "grid"}
+                usesFluid={model.uses.length > 0}
+                {...regimeField("limits")}
+              />
+            )}
+          </>
+        )}
+      </RowsField>
+      <div className="grid gap-x-5 sm:grid-cols-[14rem_1fr]">
+        <TextField
+          label="On this task another regime than the machine’s"
+          offered={names}
+          {...field("regime")}
+        />
+        <TextField label="Why" {...field("regimeReason")} />
+      </div>
+    </>
+  );
+}
+
+function choicesOf(tasks: readonly Task[]): (readonly [string, string])[] {
+  return [["", "choose a task"], ...tasks.map((task) => [task.id as string, task.name] as const)];
+}
+
+function NthFields({ form: { field }, others }: RuleProps): ReactElement {
+  const free = others.filter((task) => !task.nth && !task.follows);
+  return (
+    <div className="grid gap-x-5 sm:grid-cols-[10rem_1fr]">
+      <TextField label="With every … turn" isMono {...field("nthEvery")} />
+      <SelectField label="of" choices={choicesOf(free)} {...field("nthOf")} />
+    </div>
+  );
+}
+
+function FollowsFields({ form: { field }, others, machine }: RuleProps): ReactElement {
+  const by = [
+    ["days", "days"] as const,
+    ...(machine.meters ?? []).map(
+      (meter) => [meter.id as string, `${meter.unit} of the ${meterName({ meter })}`] as const,
+    ),
+  ];
+  const free = others.filter((task) => !task.follows);
+  return (
+    <div className="grid gap-x-5 sm:grid-cols-[8rem_12rem_1fr]">
+      <TextField label="So much later" isMono {...field("followsAmount")} />
+      <SelectField label="Counted in" choices={by} {...field("followsBy")} />
+      <SelectField label="after" choices={choicesOf(free)} {...field("followsTask")} />
+    </div>
+  );
+}

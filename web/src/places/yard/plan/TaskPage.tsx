@@ -1,0 +1,120 @@
+import type { Book, MachineBook, MachinePlate, Task } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo, useState, type FormEvent, type ReactElement } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { useBook } from "../../../app/openBook.js";
+import { useKeep } from "../../../app/useKeep.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { TextField } from "../../../ui/fields.js";
+import { useModel } from "../../../ui/useModel.js";
+import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { Preview } from "./Preview.js";
+import { RuleFields } from "./RuleFields.js";
+import { modelOf, taskOf } from "./taskModel.js";
+import { WorkFields } from "./WorkFields.js";
+
+/** Writes down a task: when it is due, what it takes; its rule read back with its next turns. */
+export default function TaskPage(): ReactElement {
+  const machine = useMachineOfAddress();
+  const wanted = useParams()["taskId"] ?? "";
+  const { storage } = useBook();
+  const id = machine?.machine.id;
+  const found = useLiveQuery(async () => {
+    if (id === undefined) return null;
+    const [book, plate, settings] = await Promise.all([
+      storage.machineBook(id),
+      storage.plate(id),
+      storage.ownSettings(),
+    ]);
+    return book === null ? null : { book, plate, settings };
+  }, [storage, id]);
+  return (
+    <MachineFrame machine={machine}>
+      {found !== undefined && found !== null && <Loaded key={wanted} wanted={wanted} {...found} />}
+    </MachineFrame>
+  );
+}
+
+interface LoadedProps {
+  readonly wanted: string;
+  readonly book: MachineBook;
+  readonly plate: MachinePlate;
+  readonly settings: Book["settings"];
+}
+
+function Loaded({ wanted, book, ...rest }: LoadedProps): ReactElement {
+  const task = book.tasks.find((one) => one.id === wanted) ?? null;
+  if (task === null && wanted !== "new") {
+    return (
+      <p>
+        The machine has no such task.{" "}
+        <Link to={machinePath(book.machines[0].id, "/plan")} className="text-clear underline">
+          Its plan
+        </Link>
+      </p>
+    );
+  }
+  return <TaskForm task={task} book={book} {...rest} />;
+}
+
+function TaskForm({
+  task,
+  book,
+  plate,
+  settings,
+}: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
+  const [machine] = book.machines;
+  const form = useModel(() => modelOf(task, machine));
+  const { model, field } = form;
+  const { keep, failure } = useKeep();
+  const navigate = useNavigate();
+  const [wasTried, setWasTried] = useState(false);
+  const read = useMemo(() => taskOf(model, task, machine), [model, task, machine]);
+  const plan = machinePath(machine.id, "/plan");
+  const others = book.tasks.filter((one) => one.id !== task?.id);
+  const store = async (after: Task | null): Promise<void> => {
+    if (await keep("tasks", task, after)) await navigate(plan);
+  };
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    setWasTried(true);
+    if (read.task !== null) void store(read.task);
+  };
+  return (
+    <form
+      onSubmit={save}
+      noValidate
+      className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_22rem]"
+    >
+      <div className="space-y-6">
+        <TextField label="Task" autoFocus={task === null} {...field("name")} />
+        <RuleFields form={form} machine={machine} others={others} />
+        <WorkFields form={form} fluids={plate.fluids} others={others} />
+        <div role="alert" className="font-semibold text-due">
+          {wasTried && <p>{read.problem}</p>}
+          <p>{failure}</p>
+        </div>
+        <div className="flex flex-wrap gap-3">
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Save the task
+          </button>
+          <Link to={plan} className={QUIET_BUTTON}>
+            Leave it as it was
+          </Link>
+          {task !== null && <TakeOut onTakeOut={() => void store(null)} />}
+        </div>
+      </div>
+      <div className="lg:sticky lg:top-4 lg:self-start">
+        <Preview task={read.task} problem={read.problem} book={book} settings={settings} />
+      </div>
+    </form>
+  );
+}
+
+function TakeOut({ onTakeOut }: { readonly onTakeOut: () => void }): ReactElement {
+  return (
+    <button type="button" className={`${QUIET_BUTTON} ml-auto`} onClick={onTakeOut}>
+      Take it out
+    </button>
+  );
+}

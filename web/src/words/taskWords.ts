@@ -1,0 +1,88 @@
+import {
+  dayOf,
+  isMeterLimit,
+  limitsInForce,
+  type Limit,
+  type Machine,
+  type MeterId,
+  type Task,
+} from "@yonderfell/core";
+import { amount, counted, fullDate, sentence } from "./format.js";
+import { ruleWords } from "./limitWords.js";
+
+/** What a task's rule is told with: its machine, and what the other tasks are called. */
+export interface TaskPlace {
+  readonly machine: Machine;
+  readonly nameOf: (task: string) => string;
+}
+
+type MeterUnit = "km" | "mi" | "h";
+
+/** The unit of a meter of a machine; `km` stands in for one it does not have. */
+export function meterUnit(machine: Machine, id: MeterId | string): MeterUnit {
+  return (machine.meters ?? []).find((meter) => meter.id === id)?.unit ?? "km";
+}
+
+const ORDINALS = ["", "", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"];
+
+/** `every third`, `every`, `every 12th`. */
+function everyNth(count: number): string {
+  if (count === 1) return "every";
+  return `every ${ORDINALS[count] ?? `${count}th`}`;
+}
+
+function limitWords(limit: Limit, machine: Machine): string {
+  const rule = ruleWords(limit, (meter) => meterUnit(machine, meter));
+  const from =
+    !isMeterLimit(limit) && (limit.from ?? null) !== null
+      ? `, counted from ${fullDate(dayOf(limit.from as string))}`
+      : "";
+  return `${rule}${from}${graceWords(limit, machine)}`;
+}
+
+function graceWords(limit: Limit, machine: Machine): string {
+  if (limit.hard === true) return " (required by law or warranty, no grace)";
+  const grace = limit.grace ?? 0;
+  if (grace === 0) return "";
+  const shown = isMeterLimit(limit)
+    ? amount(grace, meterUnit(machine, limit.meter))
+    : counted(grace, "day");
+  return ` (${shown} of grace)`;
+}
+
+/** A list of limits in a sentence: `Every 12 000 km or every 12 months, whichever comes first.` */
+export function limitsSentence(
+  limits: readonly Limit[],
+  combine: "first" | "last",
+  machine: Machine,
+): string {
+  const words = limits.map((limit) => limitWords(limit, machine));
+  if (words.length < 2) return sentence(`${words[0] ?? ""}.`);
+  const joined = words.join(combine === "first" ? " or " : " and ");
+  return sentence(`${joined}, whichever comes ${combine}.`);
+}
+
+function tieWords(task: Task, { machine, nameOf }: TaskPlace): string {
+  const { nth, follows } = task;
+  if (nth) return `With ${everyNth(nth.every)} ${nameOf(nth.of)}.`;
+  if (!follows) return "";
+  const after =
+    (follows.days ?? null) === null
+      ? amount(follows.amount ?? 0, meterUnit(machine, follows.meter ?? ""))
+      : counted(follows.days ?? 0, "day");
+  return `Once after each ${nameOf(follows.task)}, ${after} later.`;
+}
+
+/** The rule of a task as a person would say it, in the regime that holds on its machine. */
+export function taskSentence(task: Task, place: TaskPlace): string {
+  const parts = [task.eachUse ? `${sentence(task.eachUse)} each use.` : "", tieWords(task, place)];
+  if (!task.nth && !task.follows) {
+    const { regime, limits } = limitsInForce(task, place.machine);
+    if (regime === null) parts.push("Nothing is said of when.");
+    else if (limits.length > 0) {
+      parts.push(limitsSentence(limits, task.combine ?? "first", place.machine));
+      if (task.anchor === "grid") parts.push("On fixed points, whenever it was last done.");
+    } else if (!task.eachUse) parts.push("For life, it is said: no date.");
+  }
+  return parts.filter((part) => part !== "").join(" ");
+}
