@@ -94,3 +94,28 @@ test("the mistyped reading of the hatchback is found as its one fault", () => {
   );
   expect(hatchback?.meters.map((meter) => meter.faults.length)).toEqual([1]);
 });
+
+test("plans hold a ladder, an every-third task, a raised code, a postponed change, a thing for life and a baseline half way", () => {
+  const book = demonstrationBook(TODAY);
+  const tasks = book.tasks ?? [];
+  expect(tasks.filter((one) => one.ladder === "hours").map((one) => one.nth?.every ?? 1)).toEqual([
+    1, 2, 4, 8,
+  ]);
+  expect(tasks.filter((one) => one.nth?.every === 3)).toHaveLength(1);
+  const bases = reckonBook(book, TODAY).flatMap((machine) =>
+    machine.tasks.flatMap((task) =>
+      task.limits.map(({ basis }) => `${task.task.id} ${basis.code} ${task.status}`),
+    ),
+  );
+  expect(bases).toEqual(
+    expect.arrayContaining([
+      "t-mini-brake tested-sound clear",
+      "t-lunch-brake wanted due",
+      "t-lunch-plugs wanted due",
+    ]),
+  );
+  expect(tasks.some((one) => one.regimes?.["handbook"]?.length === 0)).toBe(true);
+  const lorry = (book.machines ?? []).find((one) => one.baseline);
+  expect(lorry?.baseline?.finished ?? null).toBeNull();
+  expect(lorry?.baseline?.left).toEqual(["t-lorry-axle"]);
+});

@@ -78,13 +78,21 @@ function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
       : { stoppedOn: formatDay(addDays(today, -stoppedDaysAgo)) }),
   }));
   const facts = { id, tag, name, kind, description, inService, history, regime, meters };
-  const { acquiredDaysAgo, stop } = machine;
+  const { acquiredDaysAgo, stop, baseline } = machine;
   return {
     ...facts,
     ...machine.facts,
     ...(acquiredDaysAgo === undefined
       ? {}
       : { acquired: formatDay(addDays(today, -acquiredDaysAgo)) }),
+    ...(baseline === undefined
+      ? {}
+      : {
+          baseline: {
+            begun: formatDay(addDays(today, -baseline.daysAgo)),
+            left: [...baseline.left],
+          },
+        }),
     ...(stop === undefined
       ? {}
       : {
@@ -247,17 +255,26 @@ function entriesOf(
       tasksByDay.set(ago, [...(tasksByDay.get(ago) ?? []), task.id]);
     }
   }
-  return [...tasksByDay].map(([ago, tasks]) => {
+  const figuresOn = (ago: number): Record<string, number> =>
+    Object.fromEntries([...dials].map(([meter, dial]) => [meter, dial(ago)]));
+  const said = (machine.said ?? []).map(({ daysAgo, says }, index) => {
+    const id = `s-${machine.tag.toLowerCase()}-${daysAgo}-${index + 1}`;
+    const date = formatDay(addDays(today, -daysAgo));
+    const shared = { id, machine: machine.id, date, meters: figuresOn(daysAgo), tasks: [] };
+    return { ...shared, ...says } as unknown as Unnumbered<Entry>;
+  });
+  const work = [...tasksByDay].map(([ago, tasks]) => {
     const note = machine.notes.find((candidate) => candidate.daysAgo === ago)?.text;
     return {
       id: `e-${machine.tag.toLowerCase()}-${ago}`,
       machine: machine.id,
       date: formatDay(addDays(today, -ago)),
-      meters: Object.fromEntries([...dials].map(([meter, dial]) => [meter, dial(ago)])),
+      meters: figuresOn(ago),
       tasks,
       ...(note === undefined ? {} : { note }),
     } as Unnumbered<Entry>;
   });
+  return [...work, ...said];
 }
 
 /** All records of the book numbered in order of date, each section in that order. */

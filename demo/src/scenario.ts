@@ -1,4 +1,4 @@
-import type { Fitment, Known, Limit, Machine } from "@yonderfell/core";
+import type { Entry, Fitment, Known, Limit, Machine, Task } from "@yonderfell/core";
 import type { ScenarioFluid, ScenarioPoint, ScenarioSpecification } from "./plate.js";
 
 /** How a machine runs: most units on a working day by month (January first), and the days of the week it works (Monday 1). */
@@ -37,6 +37,13 @@ export interface ScenarioTask {
     | { readonly task: string; readonly days: number };
   readonly regime?: string;
   readonly regimeReason?: string;
+  readonly minutes?: number;
+  readonly access?: string;
+  readonly ladder?: string;
+  readonly eachUse?: "before" | "after";
+  readonly uses?: readonly { readonly fluid: string; readonly condition?: string }[];
+  readonly outside?: NonNullable<Task["outside"]>;
+  readonly note?: string;
   readonly doneDaysAgo: readonly number[];
   /** Also done when the meter had so much less on it than today: keeps its state whatever the season. */
   readonly doneRunAgo?: { readonly meter: string; readonly amounts: readonly number[] };
@@ -46,6 +53,14 @@ export interface ScenarioTask {
 export interface ScenarioNote {
   readonly daysAgo: number;
   readonly text: string;
+}
+
+/** Something said of a machine that is not work done: a test, a reminder code, a wish, a judgement. */
+export interface ScenarioSaying {
+  readonly daysAgo: number;
+  readonly says: Partial<Omit<Known<Entry>, "id" | "machine" | "date" | "tasks">> & {
+    readonly tasks?: readonly string[];
+  };
 }
 
 /** A machine of Skarrow Vale. */
@@ -62,6 +77,9 @@ export interface ScenarioMachine {
   readonly meters: readonly ScenarioMeter[];
   readonly tasks: readonly ScenarioTask[];
   readonly notes: readonly ScenarioNote[];
+  readonly said?: readonly ScenarioSaying[];
+  /** The taking on of it begun so many days ago, and what was left unknown. */
+  readonly baseline?: { readonly daysAgo: number; readonly left: readonly string[] };
   /** What else is known of it, but for dates. */
   readonly facts?: Partial<Omit<Known<Machine>, "id" | "tag" | "name" | "kind" | "meters">>;
   readonly acquiredDaysAgo?: number;

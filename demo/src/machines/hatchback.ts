@@ -69,8 +69,8 @@ export const hatchback: ScenarioMachine = {
     {
       id: "t-hatch-gearbox",
       name: "Gearbox oil",
-      regimes: { cautious: [every(ODO, 60000), months(72)] },
-      regimeReason: "The handbook gives no interval; changed anyway.",
+      regimes: { handbook: [], cautious: [every(ODO, 60000), months(72)] },
+      regimeReason: "For life, says the handbook; changed anyway.",
       regime: "cautious",
       doneDaysAgo: [],
     },

@@ -1,4 +1,4 @@
-import type { PlaceId, ProductId } from "@yonderfell/core";
+import type { PlaceId, ProductId, TaskId } from "@yonderfell/core";
 import { every, months, ODO } from "../limits.js";
 import { fluid, point, q, said } from "../plate.js";
 import { steadily, type ScenarioMachine } from "../scenario.js";
@@ -19,6 +19,14 @@ export const lunchVan: ScenarioMachine = {
     variant: "1.6 petrol",
     place: "pl-shed" as PlaceId,
     duty: { coldestStart: q(-10, "degC"), shortTrips: true, idling: true },
+    reminders: [
+      {
+        code: "INSP 2",
+        says: "spanner and 2, for ten seconds after starting",
+        tasks: ["t-lunch-brake", "t-lunch-plugs"] as TaskId[],
+        reset: "Ignition on, hold the trip knob until the display counts down, off.",
+      },
+    ],
   },
   meters: [
     {
@@ -72,6 +80,7 @@ export const lunchVan: ScenarioMachine = {
       doneDaysAgo: [290, 200, 104, 24],
     },
   ],
+  said: [{ daysAgo: 3, says: { reminders: [{ code: "INSP 2", fact: "raised" }] } }],
   notes: [{ daysAgo: 348, text: "Done by the registered fitter; certificate in the office." }],
   fluids: [
     fluid(

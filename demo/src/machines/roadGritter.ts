@@ -76,6 +76,14 @@ export const roadGritter: ScenarioMachine = {
       doneDaysAgo: [430, 250, 75],
     },
     {
+      id: "t-grit-bearings",
+      name: "Hub bearings adjusted",
+      nth: { of: "t-grit-hub", every: 3 },
+      minutes: 150,
+      access: "wheels off",
+      doneDaysAgo: [430],
+    },
+    {
       id: "t-grit-chain",
       name: "Salt conveyor chain, tension and oil",
       regimes: { handbook: [every(HRS, 50)] },

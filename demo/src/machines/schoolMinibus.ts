@@ -1,4 +1,4 @@
-import type { PlaceId, ProductId } from "@yonderfell/core";
+import type { PlaceId, ProductId, TaskId } from "@yonderfell/core";
 import { every, months, ODO } from "../limits.js";
 import { fluid, measured, point, q, said } from "../plate.js";
 import { steadily, type ScenarioMachine } from "../scenario.js";
@@ -36,7 +36,18 @@ export const schoolMinibus: ScenarioMachine = {
     {
       id: "t-mini-oil",
       name: "Engine oil and filter",
-      regimes: { handbook: [every(ODO, 20000, { grace: 1000 }), months(12)] },
+      regimes: {
+        handbook: [every(ODO, 20000, { grace: 1000 }), months(12)],
+        cautious: [
+          every(ODO, 8000, { for: ["mineral"] }),
+          every(ODO, 10000, { for: ["part synthetic"] }),
+          every(ODO, 15000, { for: ["full synthetic"] }),
+          months(12),
+        ],
+      },
+      minutes: 45,
+      access: "sump",
+      uses: [{ fluid: "f-mini-oil", condition: "with filter" }],
       doneDaysAgo: [880, 560, 255],
     },
     {
@@ -69,6 +80,12 @@ export const schoolMinibus: ScenarioMachine = {
       name: "Tyres measured",
       regimes: { handbook: [months(3)] },
       doneDaysAgo: [300, 205, 110, 22],
+    },
+  ],
+  said: [
+    {
+      daysAgo: 12,
+      says: { lookAgain: [{ task: "t-mini-brake" as TaskId, months: 6, found: "moisture 1.2 %" }] },
     },
   ],
   notes: [{ daysAgo: 255, text: "Left rear pads 6 mm, right 4 mm: slider freed." }],

@@ -69,6 +69,17 @@ export const supportLorry: ScenarioMachine = {
       doneDaysAgo: [198],
     },
   ],
+  baseline: { daysAgo: 206, left: ["t-lorry-axle"] },
+  said: [
+    {
+      daysAgo: 204,
+      says: {
+        tasks: ["t-lorry-cool"],
+        assumed: true,
+        note: "Clean, pink, good to -30: judged sound, counted from here.",
+      },
+    },
+  ],
   notes: [
     {
       daysAgo: 205,
