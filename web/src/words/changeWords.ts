@@ -42,6 +42,8 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
       return `${tag} taken out of service`;
     case "release-for-service":
       return `release of ${tag}`;
+    case "apply-plan":
+      return `${counted(change.records.length, "task")} for ${machine?.machine.tag ?? "a machine"}`;
     case "note-reminder":
       return `reminder of ${tag}`;
     case "add-meter":

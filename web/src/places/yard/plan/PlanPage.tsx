@@ -7,7 +7,7 @@ import {
   type TaskReckoning,
 } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { Plus } from "lucide-react";
+import { ListPlus, Plus, Scale } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { useBook } from "../../../app/openBook.js";
@@ -57,6 +57,14 @@ function Plan({
           <div className="mr-auto">
             <RegimeChoice machine={book.machines[0]} tasks={book.tasks} />
           </div>
+          <Link to={machinePath(id, "/plan/schools")} className={QUIET_BUTTON}>
+            <Scale size={18} aria-hidden="true" />
+            Schools side by side
+          </Link>
+          <Link to={machinePath(id, "/plan/take")} className={QUIET_BUTTON}>
+            <ListPlus size={18} aria-hidden="true" />
+            Take from a plan
+          </Link>
           <Link to={machinePath(id, "/plan/task/new")} className={QUIET_BUTTON}>
             <Plus size={18} aria-hidden="true" />
             Add a task
@@ -64,7 +72,8 @@ function Plan({
         </div>
         {book.tasks.length === 0 && (
           <p className="border-t border-hairline py-3 text-quiet">
-            Nothing is planned for it yet. Add its tasks by the handbook.
+            Nothing is planned for it yet. Take the tasks of a plan for its kind, or of a sister,
+            and mend them by the handbook; or add them one by one.
           </p>
         )}
         <ul>

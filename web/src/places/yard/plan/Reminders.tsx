@@ -93,7 +93,7 @@ function Actions({
       ]
     : ["raised"];
   return (
-    <div className="flex flex-wrap gap-2">
+    <div className="flex flex-wrap items-start gap-2">
       {isOpen && open.length > 0 && (
         <Link to={logPath(book, open)} className={QUIET_BUTTON} aria-label={`Log work for ${code}`}>
           Log the work

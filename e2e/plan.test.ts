@@ -1,0 +1,151 @@
+import { readBook } from "@yonderfell/core";
+import { openDemonstration, waitForWords, wordsOf } from "./application.js";
+import { exportedText, press, write } from "./steps.js";
+import { usedApplication } from "./usedApplication.js";
+
+const app = usedApplication();
+
+beforeAll(async () => {
+  await openDemonstration(app());
+});
+
+test("a typical machine comes from a library plan to a working due list in at most twelve interactions", async () => {
+  const { page, address } = app();
+  let interactions = 0;
+  const act = async (doing: Promise<unknown>): Promise<void> => {
+    await doing;
+    interactions += 1;
+  };
+  await page.goto(`${address}yard`);
+  await waitForWords(page, "15 machines");
+  await act(press(page, "Add a machine"));
+  await waitForWords(page, "Fluids of its plate");
+  await act(write(page, "Number", "51"));
+  await act(write(page, "Name", "Parish car"));
+  await act(write(page, "Kind", "car"));
+  await act(write(page, "In service since", "03012024"));
+  await act(write(page, "Shows today", "41000"));
+  await act(page.keyboard.press("Enter"));
+  await waitForWords(page, "51 Parish car");
+  await act(press(page, "Plan"));
+  await act(press(page, "Take from a plan"));
+  await waitForWords(page, "Every 15 000 km or every 12 months, whichever comes first.");
+  await act(press(page, "Take 16\u00a0tasks"));
+  await waitForWords(page, "Tasks 16");
+  await act(page.click("nav[aria-label=Leaves] a"));
+  await page.waitForFunction(() => document.querySelectorAll("[data-strip]").length === 16);
+  expect(interactions).toBeLessThanOrEqual(12);
+  const words = (await wordsOf(page, "main")).replaceAll("\u00a0", " ");
+  expect(words).toContain("Engine oil and filter");
+  expect(words).toMatch(/overdue|due/);
+});
+
+test("a plan that was taken offers nothing twice, and a sister takes it task by task", async () => {
+  const { page, address } = app();
+  const machine = /yard\/([^/]+)/.exec(page.url())?.[1] ?? "";
+  await page.goto(`${address}yard/${machine}/plan/take`);
+  await waitForWords(page, "taken already");
+  await waitForWords(page, "Nothing to take");
+  await page.goto(`${address}yard/m-trike/plan/take`);
+  await waitForWords(page, "choose a plan");
+  await page.select("main select", "machine:m-scooter");
+  await waitForWords(page, "Copied as they are there");
+  await page.waitForSelector("main form input[type=checkbox]");
+  const before = await page.$$eval("main form input[type=checkbox]", (all) => all.length);
+  await page.click("main form input[type=checkbox]");
+  await press(page, `Take ${before - 1}\u00a0tasks`);
+  await waitForWords(page, `${before - 1} tasks taken.`);
+  await page.keyboard.down("Control");
+  await page.keyboard.press("z");
+  await page.keyboard.up("Control");
+  await waitForWords(page, `Undone: ${before - 1} tasks for 05.`);
+});
+
+test("a task is written by plain controls, read back with its next turns, and kept", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-bus/plan/task/new`);
+  await waitForWords(page, "Say what is done");
+  await write(page, "Task", "Rear door runners greased");
+  await waitForWords(page, "Say every how much");
+  await write(page, "Every", "5 k");
+  await waitForWords(page, "Every 5 000 km. Counted from when it was last done.");
+  await waitForWords(page, "Its next turns, at the present pace");
+  const turns = await page.$$eval("main ol li", (all) => all.length);
+  expect(turns).toBe(5);
+  await write(page, "Minutes of work", "20");
+  await press(page, "Save the task");
+  await waitForWords(page, "Rear door runners greased");
+  await waitForWords(page, "20 minutes");
+  const book = readBook(await exportedText(page, address));
+  const tasks = book.ok ? (book.value.tasks ?? []) : [];
+  expect(tasks.find((task) => task.name === "Rear door runners greased")).toMatchObject({
+    machine: "m-bus",
+    regimes: { handbook: [{ meter: "odo", every: 5000 }] },
+    minutes: 20,
+  });
+});
+
+test("another regime for the whole machine moves its tasks, and says so", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-bus/plan`);
+  await waitForWords(page, "Every 12 000 km (500 km of grace) or every 12 months");
+  await page.select("main select", "cautious");
+  await waitForWords(page, "Every 8 000 km or every 6 months, whichever comes first.");
+  await page.select("main select", "handbook");
+  await waitForWords(page, "Every 12 000 km (500 km of grace) or every 12 months");
+});
+
+test("schools stand side by side as table and chart, and say what they leave out", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-bus/plan/schools`);
+  await waitForWords(page, "Together");
+  await page.waitForSelector("canvas[role=img]");
+  const words = (await wordsOf(page, "main")).replaceAll("\u00a0", " ");
+  for (const school of ["handbook", "cautious", "measured", "hard use"]) {
+    expect(words).toContain(school);
+  }
+  expect(words).toContain("as the handbook:");
+  expect(words).toContain("not recorded:");
+  const services = (
+    await page.$$eval("main tbody tr:first-child td", (all) => all.map((one) => one.textContent))
+  ).map(Number);
+  expect(services[1]).toBeGreaterThan(services[0] ?? 0);
+});
+
+test("a raised code makes its tasks due, and stays open until all is logged and it is reset", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-lunch/plan`);
+  await waitForWords(page, "INSP 2");
+  await press(page, "INSP 2 is done");
+  await waitForWords(page, "Noted.");
+  await press(page, "INSP 2 is reset");
+  await page.waitForFunction(
+    () => document.querySelector("[aria-label='INSP 2 is reset']") === null,
+  );
+  // Not by the pointer: the note of what was noted may lie over it.
+  await page.focus("[aria-label='Log work for INSP 2']");
+  await page.keyboard.press("Enter");
+  await waitForWords(page, "Log work: 15 Lunch van");
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Saved in the log.");
+  await page.goto(`${address}yard/m-lunch/plan`);
+  await page.waitForSelector("[aria-label='INSP 2 is raised']");
+});
+
+test("a task tested sound is put off, is said as that, and never as done", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}log/m-bus`);
+  await press(page, "Brake fluid: tested sound, not done");
+  await write(page, "What was found", "moisture 1.1 %");
+  await page.waitForFunction(() =>
+    document.querySelector("[data-next='t-bus-brake-fluid']")?.textContent.includes("clear"),
+  );
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.click("button[type=submit]");
+  await waitForWords(page, "Saved in the log.");
+  await page.goto(`${address}yard/m-bus`);
+  await waitForWords(page, "Brake fluid tested sound, look again in 6 months (moisture 1.1 %)");
+  await page.click("[data-strip='t-bus-brake-fluid']");
+  await waitForWords(page, "It was not done by that; doing it ends this.");
+});

@@ -1,0 +1,103 @@
+import {
+  compareSchools,
+  recordsByMachine,
+  settingsOf,
+  usualRate,
+  type Book,
+  type MachineBook,
+  type MachinePlate,
+  type Part,
+  type Person,
+  type Product,
+  type SchoolSum,
+} from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
+import { useBook } from "../../../app/openBook.js";
+import { useAppSelector } from "../../../app/store.js";
+import { SelectField } from "../../../ui/fields.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
+import { SchoolsTable } from "./SchoolsTable.js";
+
+const SchoolsChart = lazy(() => import("./SchoolsChart.js"));
+
+const YEARS = ["1", "2", "3", "5", "8", "10"] as const;
+
+interface SchoolsSource {
+  readonly book: MachineBook;
+  readonly plate: MachinePlate;
+  readonly parts: readonly Part[];
+  readonly products: readonly Product[];
+  readonly people: readonly Person[];
+  readonly settings: Book["settings"];
+}
+
+/** What each school of intervals would ask for on one machine over the years kept. */
+export default function SchoolsPage(): ReactElement {
+  const machine = useMachineOfAddress();
+  const { storage } = useBook();
+  const id = machine?.machine.id;
+  const source = useLiveQuery(async (): Promise<SchoolsSource | null> => {
+    const book = id === undefined ? null : await storage.machineBook(id);
+    if (id === undefined || book === null) return null;
+    const [plate, parts, products, people, settings] = await Promise.all([
+      storage.plate(id),
+      storage.list("parts"),
+      storage.list("products"),
+      storage.list("people"),
+      storage.ownSettings(),
+    ]);
+    return { book, plate, parts, products, people, settings };
+  }, [storage, id]);
+  return (
+    <MachineFrame machine={machine}>
+      {source !== undefined && source !== null && <Schools source={source} />}
+    </MachineFrame>
+  );
+}
+
+function Schools({ source }: { readonly source: SchoolsSource }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const [years, setYears] = useState<(typeof YEARS)[number]>("5");
+  const { book, settings } = source;
+  const sums = useMemo((): readonly SchoolSum[] => {
+    // With all fluids and products of the machine, whether its intervals depend on them or not.
+    const whole = { ...source.book, fluids: source.plate.fluids, products: source.products };
+    const records = recordsByMachine(whole).get(source.book.machines[0].id);
+    const needs = { ...source, rate: usualRate(source.people) };
+    return records === undefined
+      ? []
+      : compareSchools(
+          records,
+          settingsOf({ settings: source.settings }),
+          needs,
+          today,
+          Number(years),
+        );
+  }, [source, today, years]);
+  return (
+    <section aria-labelledby="schools">
+      <div className="mb-3 flex flex-wrap items-end gap-x-6">
+        <h2 id="schools" className="text-large font-bold">
+          Schools side by side
+        </h2>
+        <div className="w-32">
+          <SelectField
+            label="Years kept"
+            choices={YEARS.map((one) => [one, one] as const)}
+            value={years}
+            onChange={setYears}
+          />
+        </div>
+        <p className="max-w-[56ch] text-fine text-quiet">
+          Each school followed throughout, every turn done when it falls due, the machine run on at
+          its present pace. A task without limits in a school goes by the handbook’s.
+        </p>
+      </div>
+      <Suspense>
+        <SchoolsChart sums={sums} currency={settings?.currency ?? ""} />
+      </Suspense>
+      <SchoolsTable sums={sums} book={book} currency={settings?.currency ?? ""} />
+    </section>
+  );
+}
