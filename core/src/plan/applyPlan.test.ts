@@ -1,6 +1,5 @@
 import { bookOf, task, VAN, type BookParts } from "../../test/books.js";
 import { applyChange } from "../book/change.js";
-import type { Book } from "../book/book.js";
 import type { CommandContext } from "../book/command.js";
 import type { MachineId } from "../book/ids.js";
 import type { Machine } from "../book/machine.js";
