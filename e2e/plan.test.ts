@@ -116,21 +116,21 @@ test("a raised code makes its tasks due, and stays open until all is logged and 
   const { page, address } = app();
   await page.goto(`${address}yard/m-lunch/plan`);
   await waitForWords(page, "INSP 2");
-  await press(page, "INSP 2 is done");
+  await press(page, "It is done: INSP 2");
   await waitForWords(page, "Noted.");
-  await press(page, "INSP 2 is reset");
+  await press(page, "It is reset: INSP 2");
   await page.waitForFunction(
-    () => document.querySelector("[aria-label='INSP 2 is reset']") === null,
+    () => document.querySelector("[aria-label='It is reset: INSP 2']") === null,
   );
   // Not by the pointer: the note of what was noted may lie over it.
-  await page.focus("[aria-label='Log work for INSP 2']");
+  await page.focus("[aria-label='Log the work: INSP 2']");
   await page.keyboard.press("Enter");
   await waitForWords(page, "Log work: 15 Lunch van");
   await page.waitForSelector("button[type=submit]:not([disabled])");
   await page.click("button[type=submit]");
   await waitForWords(page, "Saved in the log.");
   await page.goto(`${address}yard/m-lunch/plan`);
-  await page.waitForSelector("[aria-label='INSP 2 is raised']");
+  await page.waitForSelector("[aria-label='It is raised: INSP 2']");
 });
 
 test("a task tested sound is put off, is said as that, and never as done", async () => {
@@ -148,4 +148,34 @@ test("a task tested sound is put off, is said as that, and never as done", async
   await waitForWords(page, "Brake fluid tested sound, look again in 6 months (moisture 1.1 %)");
   await page.click("[data-strip='t-bus-brake-fluid']");
   await waitForWords(page, "It was not done by that; doing it ends this.");
+});
+
+test("a machine without records is taken on task by task, put down and gone on with", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-lorry/plan`);
+  await press(page, "Go on taking it on");
+  await waitForWords(page, "5 tasks of 7 decided.");
+  await press(page, "Winch and rope, thorough examination: do now");
+  await waitForWords(page, "6 tasks of 7 decided.");
+  const due = await page.$eval("section[aria-labelledby=makes-due]", (one) => one.textContent);
+  expect(due).toContain("Winch and rope, thorough examination");
+  await page.goto(`${address}ahead`);
+  await page.goto(`${address}yard/m-lorry/plan/baseline`);
+  await waitForWords(page, "6 tasks of 7 decided.");
+  await press(page, "Gearbox oil: judged sound");
+  await write(page, "What was seen: level, colour, smell, test", "amber, no glitter");
+  await press(page, "Count from here");
+  await waitForWords(page, "All are decided.");
+  await press(page, "It is taken on");
+  await page.waitForFunction(() => location.pathname.endsWith("/plan"));
+  const book = readBook(await exportedText(page, address));
+  const lorry = book.ok ? book.value.machines?.find((one) => one.id === "m-lorry") : undefined;
+  expect(lorry?.baseline?.finished).toMatch(/^\d{4}-\d\d-\d\d$/);
+  const entry = book.ok ? book.value.entries?.at(-1) : undefined;
+  expect(entry).toMatchObject({
+    assumed: true,
+    tasks: ["t-lorry-box"],
+    note: "amber, no glitter",
+    estimatedMeters: ["odo"],
+  });
 });

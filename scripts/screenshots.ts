@@ -40,19 +40,21 @@ const SHOTS: readonly Shot[] = [
       await waitForWords(page, "By the handbook intervals.");
     },
   },
-  {
-    name: "ahead-table",
-    path: "ahead",
-    wait: "Library bus",
-    then: async ({ page }) => {
-      await page.click("[aria-label='Show as'] button:nth-child(2)");
-      await page.waitForSelector("table");
-    },
-  },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
   { name: "add-machine", path: "yard/new", wait: "Add the machine" },
+  { name: "plan", path: "yard/m-lunch/plan", wait: "own reminders" },
+  { name: "task", path: "yard/m-bus/plan/task/t-bus-oil", wait: "It reads" },
+  {
+    name: "schools",
+    path: "yard/m-bus/plan/schools",
+    wait: "Together",
+    then: async ({ page }) => {
+      await page.waitForSelector("canvas");
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    },
+  },
+  { name: "baseline", path: "yard/m-lorry/plan/baseline", wait: "What each task starts from" },
   { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
-  { name: "plate-narrow", path: "yard/m-bus/plate", wait: "sources disagree", narrow: true },
   {
     name: "meters",
     path: "yard/m-hatch/meters",
@@ -74,18 +76,6 @@ const SHOTS: readonly Shot[] = [
   { name: "ledger", path: "ledger", wait: "The log" },
   { name: "books", path: "books", wait: "Safe and shared" },
   { name: "preferences", path: "preferences", wait: "Save the windows" },
-  {
-    name: "find",
-    path: "ahead",
-    wait: "Library bus",
-    then: async ({ page }) => {
-      await page.keyboard.press("/");
-      await page.waitForSelector("[role=dialog] input");
-      await page.keyboard.type("07 oil");
-      await waitForWords(page, "Gearbox oil");
-      await page.waitForSelector("[cmdk-item]");
-    },
-  },
   { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];
 

@@ -44,6 +44,9 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
       return `release of ${tag}`;
     case "apply-plan":
       return `${counted(change.records.length, "task")} for ${machine?.machine.tag ?? "a machine"}`;
+    case "decide-baseline":
+    case "finish-baseline":
+      return `taking on of ${machine?.machine.tag ?? "a machine"}`;
     case "note-reminder":
       return `reminder of ${tag}`;
     case "add-meter":

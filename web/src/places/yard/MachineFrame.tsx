@@ -53,14 +53,17 @@ export function MachineFrame({
   return (
     <Page title={`${tag} ${name}`} aside={<Actions machine={machine} />}>
       <OutOfService machine={machine} />
-      <nav aria-label="Leaves" className="mb-5 flex flex-wrap gap-x-1 border-b border-rule">
+      <nav
+        aria-label="Leaves"
+        className="mb-5 flex flex-wrap gap-x-1 border-b max-sm:gap-x-0 border-rule"
+      >
         {LEAVES.map(([leaf, words]) => (
           <NavLink
             key={leaf}
             to={machinePath(id, leaf)}
             end={leaf === ""}
             className={({ isActive }) =>
-              `-mb-px flex min-h-10 items-center border-b-[3px] px-3 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
+              `-mb-px flex min-h-10 items-center border-b-[3px] px-3 max-sm:min-h-12 max-sm:px-[7px] ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
             }
           >
             {words}

@@ -1,4 +1,5 @@
 import {
+  baselineTasks,
   SCHOOLS,
   type BoardMachine,
   type Machine,
@@ -11,6 +12,7 @@ import { ListPlus, Plus, Scale } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { useBook } from "../../../app/openBook.js";
+import { useAppSelector } from "../../../app/store.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { Cairn } from "../../../ui/Cairn.js";
@@ -49,6 +51,7 @@ function Plan({
   const { id } = book.machines[0];
   return (
     <>
+      <TakingOn book={book} />
       <section aria-labelledby="tasks" className="mb-9">
         <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
           <h2 id="tasks" className="text-large font-bold">
@@ -89,6 +92,26 @@ function Plan({
       </section>
       <Reminders book={book} />
     </>
+  );
+}
+
+/** The way to the baseline of a machine that came without records. */
+function TakingOn({ book }: { readonly book: MachineBook }): ReactElement | null {
+  const today = useAppSelector((state) => state.session.today);
+  const [machine] = book.machines;
+  const { baseline } = machine;
+  if (machine.history !== "unknown" || (baseline?.finished ?? null) !== null) return null;
+  const open = baselineTasks(book, today).filter(({ answer }) => answer.code === "open").length;
+  return (
+    <p className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-rule py-2">
+      <span>
+        It came without records.{" "}
+        {open === 0 ? "All its tasks are decided." : `${counted(open, "task")} still to decide.`}
+      </span>
+      <Link to={machinePath(machine.id, "/plan/baseline")} className={`${QUIET_BUTTON} ml-auto`}>
+        {baseline ? "Go on taking it on" : "Take it on, task by task"}
+      </Link>
+    </p>
   );
 }
 

@@ -95,7 +95,11 @@ function Actions({
   return (
     <div className="flex flex-wrap items-start gap-2">
       {isOpen && open.length > 0 && (
-        <Link to={logPath(book, open)} className={QUIET_BUTTON} aria-label={`Log work for ${code}`}>
+        <Link
+          to={logPath(book, open)}
+          className={QUIET_BUTTON}
+          aria-label={`Log the work: ${code}`}
+        >
           Log the work
         </Link>
       )}
@@ -104,7 +108,7 @@ function Actions({
           key={fact}
           type="button"
           className={QUIET_BUTTON}
-          aria-label={`${code} is ${fact}`}
+          aria-label={`It is ${fact}: ${code}`}
           onClick={() => void note(code, fact)}
         >
           It is {fact}

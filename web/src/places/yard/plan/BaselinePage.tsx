@@ -1,0 +1,165 @@
+import {
+  baselineTasks,
+  finishBaseline,
+  settingsOf,
+  taskNeeds,
+  usualRate,
+  type BoardMachine,
+  type Book,
+  type MachineBook,
+  type NeedsSource,
+} from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import type { ReactElement } from "react";
+import { useNavigate } from "react-router";
+import { useBook } from "../../../app/openBook.js";
+import { useAppSelector } from "../../../app/store.js";
+import { usePerform } from "../../../app/usePerform.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { counted, figure } from "../../../words/format.js";
+import { money } from "../../../words/money.js";
+import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { BaselineRow } from "./BaselineRow.js";
+
+interface Found {
+  readonly book: MachineBook;
+  readonly needs: NeedsSource;
+  readonly settings: Book["settings"];
+}
+
+/** Takes on a machine without records: what each of its tasks starts from, decided one by one. */
+export default function BaselinePage(): ReactElement {
+  const machine = useMachineOfAddress();
+  const { storage } = useBook();
+  const id = machine?.machine.id;
+  const found = useLiveQuery(async (): Promise<Found | null> => {
+    const book = id === undefined ? null : await storage.machineBook(id);
+    if (id === undefined || book === null) return null;
+    const [plate, parts, products, people, settings] = await Promise.all([
+      storage.plate(id),
+      storage.list("parts"),
+      storage.list("products"),
+      storage.list("people"),
+      storage.ownSettings(),
+    ]);
+    return { book, settings, needs: { plate, parts, products, rate: usualRate(people) } };
+  }, [storage, id]);
+  return (
+    <MachineFrame machine={machine}>
+      {machine !== undefined && found !== undefined && found !== null && (
+        <Baseline machine={machine} {...found} />
+      )}
+    </MachineFrame>
+  );
+}
+
+function Baseline({
+  machine,
+  book,
+  needs,
+  settings,
+}: Found & { readonly machine: BoardMachine }): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const tasks = baselineTasks(book, today);
+  const open = tasks.filter(({ answer }) => answer.code === "open");
+  return (
+    <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <section aria-labelledby="baseline">
+        <h2 id="baseline" className="text-large font-bold">
+          What each task starts from
+        </h2>
+        <p className="mb-2 max-w-[64ch] text-quiet">
+          Judge each by level, colour, smell, particles or a test. What is decided stays; it can be
+          put down and gone on with. Nothing counts as overdue for want of a record.
+        </p>
+        <p role="status" className="font-semibold">
+          {open.length === 0
+            ? "All are decided."
+            : `${counted(tasks.length - open.length, "task")} of ${figure(tasks.length)} decided.`}
+        </p>
+        <ul>
+          {tasks.map((one) => (
+            <BaselineRow
+              key={one.task.id}
+              one={one}
+              book={book}
+              settings={settingsOf({ settings })}
+              machine={machine}
+            />
+          ))}
+        </ul>
+      </section>
+      <div className="space-y-5 lg:sticky lg:top-4 lg:self-start">
+        <MakesDue machine={machine} needs={needs} currency={settings?.currency ?? ""} />
+        <Finish book={book} isDecided={open.length === 0} />
+      </div>
+    </div>
+  );
+}
+
+/** What the decisions so far make due, and what that costs. */
+function MakesDue({
+  machine,
+  needs,
+  currency,
+}: {
+  readonly machine: BoardMachine;
+  readonly needs: NeedsSource;
+  readonly currency: string;
+}): ReactElement {
+  const due = machine.tasks.filter(({ status }) => status === "due" || status === "overdue");
+  const each = due.map(({ task }) => taskNeeds(task, needs));
+  const sum = each.reduce((total, one) => total + one.parts + one.fluids + one.labour, 0);
+  const missing = each.reduce((count, one) => count + one.missing.length, 0);
+  const unknown = machine.tasks.filter(({ status }) => status === "unknown").length;
+  return (
+    <section aria-labelledby="makes-due" aria-live="polite">
+      <h2 id="makes-due" className="text-large font-bold">
+        That makes due now
+      </h2>
+      {due.length === 0 && <p className="text-quiet">Nothing yet.</p>}
+      <ul>
+        {due.map(({ task }) => (
+          <li key={task.id} className="border-t border-hairline py-1">
+            {task.name}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-large font-bold tabular-nums">{money(sum, currency)}</p>
+      {missing > 0 && (
+        <p className="text-fine text-soon-text">
+          {counted(missing, "figure is", "figures are")} not recorded and left out of it.
+        </p>
+      )}
+      {unknown > 0 && (
+        <p className="text-quiet">{counted(unknown, "task has", "tasks have")} no date yet.</p>
+      )}
+    </section>
+  );
+}
+
+function Finish({
+  book,
+  isDecided,
+}: {
+  readonly book: MachineBook;
+  readonly isDecided: boolean;
+}): ReactElement | null {
+  const perform = usePerform();
+  const navigate = useNavigate();
+  const [machine] = book.machines;
+  if ((machine.baseline?.finished ?? null) !== null) return null;
+  const finish = async (): Promise<void> => {
+    const result = await perform(machine.id, finishBaseline);
+    if (result.ok) await navigate(machinePath(machine.id, "/plan"));
+  };
+  return (
+    <button
+      type="button"
+      className={isDecided ? PRIMARY_BUTTON : QUIET_BUTTON}
+      onClick={() => void finish()}
+    >
+      {isDecided ? "It is taken on" : "Leave the rest unknown: it is taken on"}
+    </button>
+  );
+}
