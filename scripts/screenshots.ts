@@ -41,7 +41,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
-  { name: "add-machine", path: "yard/new", wait: "Add the machine" },
   { name: "plan", path: "yard/m-lunch/plan", wait: "own reminders" },
   { name: "task", path: "yard/m-bus/plan/task/t-bus-oil", wait: "It reads" },
   {
