@@ -179,3 +179,38 @@ test("a machine without records is taken on task by task, put down and gone on w
     estimatedMeters: ["odo"],
   });
 });
+
+test("stacked services are one ladder: written at once, and a larger step ticked with the smaller ones", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-mower/plan`);
+  await press(page, "Add a ladder");
+  await waitForWords(page, "Ladder of stacked services");
+  const names = await page.$$("[role=group] label:nth-of-type(2) input");
+  for (const [index, field] of names.entries()) {
+    await field.type(["belts", "fuel filter", "valves", "pump"][index] ?? "");
+  }
+  await press(page, "Leave out step 4");
+  const second = await page.$("[role=group][aria-label='Step 2'] input");
+  await second?.click({ count: 3 });
+  await page.keyboard.type("600");
+  await press(page, "Save the ladder");
+  await waitForWords(page, "must be a whole multiple of 250 h");
+  await second?.click({ count: 3 });
+  await page.keyboard.type("500");
+  await press(page, "Save the ladder");
+  await page.waitForFunction(() => location.pathname.endsWith("/plan"));
+  await waitForWords(page, "With every fourth belts.");
+  await page.goto(`${address}log/m-mower`);
+  await waitForWords(page, "valves");
+  await page.evaluate(() => {
+    const labels = [...document.querySelectorAll("label")];
+    labels.find((one) => one.textContent.startsWith("valves"))?.click();
+  });
+  await page.waitForFunction(() =>
+    ["belts", "fuel filter", "valves"].every((name) =>
+      [...document.querySelectorAll("label")]
+        .find((one) => one.textContent.startsWith(name))
+        ?.querySelector("[role=checkbox][data-state=checked]"),
+    ),
+  );
+});

@@ -21,6 +21,7 @@ export * from "./plan/schools.js";
 export * from "./plan/plan.js";
 export * from "./plan/applyPlan.js";
 export * from "./plan/library.js";
+export * from "./plan/ladder.js";
 export * from "./stores/taskNeeds.js";
 export * from "./book/reading.js";
 export * from "./book/meterChange.js";

@@ -15,6 +15,7 @@ const PlanPage = lazy(() => import("../places/yard/plan/PlanPage.js"));
 const TakePlan = lazy(() => import("../places/yard/plan/TakePlan.js"));
 const SchoolsPage = lazy(() => import("../places/yard/plan/SchoolsPage.js"));
 const BaselinePage = lazy(() => import("../places/yard/plan/BaselinePage.js"));
+const LadderPage = lazy(() => import("../places/yard/plan/LadderPage.js"));
 const TaskPage = lazy(() => import("../places/yard/plan/TaskPage.js"));
 const PartsPage = lazy(() => import("../places/yard/parts/PartsPage.js"));
 const Stores = lazy(() => import("../places/stores/Stores.js"));
@@ -49,6 +50,7 @@ export function App(): ReactElement {
               <Route path="/yard/:machineId/plan" element={<PlanPage />} />
               <Route path="/yard/:machineId/plan/take" element={<TakePlan />} />
               <Route path="/yard/:machineId/plan/baseline" element={<BaselinePage />} />
+              <Route path="/yard/:machineId/plan/ladder/:ladder?" element={<LadderPage />} />
               <Route path="/yard/:machineId/plan/schools" element={<SchoolsPage />} />
               <Route path="/yard/:machineId/plan/task/:taskId" element={<TaskPage />} />
               <Route path="/yard/:machineId/plate" element={<PlatePage />} />

@@ -47,6 +47,8 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     case "decide-baseline":
     case "finish-baseline":
       return `taking on of ${machine?.machine.tag ?? "a machine"}`;
+    case "write-ladder":
+      return `ladder of ${machine?.machine.tag ?? "a machine"}`;
     case "note-reminder":
       return `reminder of ${tag}`;
     case "add-meter":

@@ -1,4 +1,4 @@
-import type { DayNumber, TaskReckoning } from "@yonderfell/core";
+import { stepsIncluded, type DayNumber, type TaskReckoning } from "@yonderfell/core";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import type { ReactElement } from "react";
@@ -45,10 +45,13 @@ function TaskLine({
   const isDone = chosen.includes(id);
   const test = tests.find((one) => one.task === id);
   const others = tests.filter((one) => one.task !== id);
+  const all = outlook.before.tasks.map((one) => one.task);
   const isKnown = outlook.issues.length === 0;
   const next = isKnown ? dueWordsWithRange(outlook.after, id, today) : "not known yet";
   const tick = (isTicked: boolean): void => {
-    onChange(isTicked ? [...chosen, id] : chosen.filter((other) => other !== id));
+    // A larger step of a ladder is done with the smaller ones in it.
+    const included = stepsIncluded(id, all).filter((other) => !chosen.includes(other));
+    onChange(isTicked ? [...chosen, id, ...included] : chosen.filter((other) => other !== id));
     if (test !== undefined) onTests(others);
   };
   const startTest = (): void => {

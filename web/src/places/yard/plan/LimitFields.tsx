@@ -9,7 +9,7 @@ import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { emptyLimit, meterFigure, type LimitRow } from "./taskModel.js";
 
-const KINDS = "mineral, part synthetic, full synthetic, organic acid, …";
+const PRODUCTS = "Only with these products: mineral, full synthetic, …";
 
 /** The limits of a task in one regime. */
 export function LimitFields({
@@ -57,7 +57,7 @@ export function LimitFields({
             <CheckField label="Required by law or warranty: no grace" {...field("hard")} />
             {(usesFluid || row.products !== "") && (
               <div className="min-w-[16rem] flex-1">
-                <TextField label={`Only with (${KINDS})`} {...field("products")} />
+                <TextField label={PRODUCTS} {...field("products")} />
               </div>
             )}
           </div>

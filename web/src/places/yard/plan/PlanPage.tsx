@@ -1,7 +1,9 @@
 import {
   baselineTasks,
+  laddersOf,
   SCHOOLS,
   type BoardMachine,
+  type LadderStep,
   type Machine,
   type MachineBook,
   type Task,
@@ -90,8 +92,90 @@ function Plan({
           ))}
         </ul>
       </section>
+      <Ladders book={book} />
       <Reminders book={book} />
     </>
+  );
+}
+
+/** The ladders of stacked services, step by step. */
+function Ladders({ book }: { readonly book: MachineBook }): ReactElement {
+  const [machine] = book.machines;
+  const path = (name: string): string =>
+    machinePath(machine.id, `/plan/ladder${name === "" ? "" : `/${encodeURIComponent(name)}`}`);
+  return (
+    <section aria-labelledby="ladders" className="mb-9">
+      <div className="mb-1 flex flex-wrap items-center gap-3">
+        <h2 id="ladders" className="mr-auto text-large font-bold">
+          Ladders
+        </h2>
+        <Link to={path("")} className={QUIET_BUTTON}>
+          <Plus size={18} aria-hidden="true" />
+          Add a ladder
+        </Link>
+      </div>
+      {[...laddersOf(book.tasks)].map(([name, steps]) => (
+        <div key={name} className="border-t border-hairline py-2">
+          <div className="flex items-baseline gap-4">
+            <h3 className="font-semibold">{name}</h3>
+            <Link
+              to={path(name)}
+              aria-label={`Edit ladder ${name}`}
+              className="text-clear hover:underline max-sm:min-h-12"
+            >
+              Edit
+            </Link>
+          </div>
+          <LadderSteps steps={steps} />
+        </div>
+      ))}
+      {laddersOf(book.tasks).size === 0 && (
+        <p className="border-t border-hairline py-3 text-quiet">
+          Stacked services, such as every 250, 500, 1000 and 2000 h, each larger one with the
+          smaller.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function LadderSteps({ steps }: { readonly steps: readonly LadderStep[] }): ReactElement {
+  const largest = steps.at(-1)?.multiple ?? 1;
+  const turns = Array.from({ length: Math.min(largest, 12) }, (_, index) => index + 1);
+  return (
+    <table className="mt-1 border-collapse">
+      <caption className="sr-only">Which step comes at which turn</caption>
+      <thead>
+        <tr>
+          <th scope="col" className="py-1 pr-6 text-left text-fine font-normal text-quiet">
+            turn
+          </th>
+          {turns.map((turn) => (
+            <th key={turn} scope="col" className="w-9 text-center font-mono text-fine text-quiet">
+              {turn}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {steps.map(({ task, multiple }) => (
+          <tr key={task.id}>
+            <th scope="row" className="py-0.5 pr-6 text-left font-normal">
+              {task.name}
+            </th>
+            {turns.map((turn) => (
+              <td key={turn} className="text-center">
+                {turn % multiple === 0 && (
+                  <span className="inline-block size-3 bg-clear">
+                    <span className="sr-only">yes</span>
+                  </span>
+                )}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -7,6 +7,9 @@ import { fullDate } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { turnsOf } from "./turnsOf.js";
 
+/** Marks nearer to today than this, in pixels, would run into its name. */
+const ROOM_FOR_TODAY = 48;
+
 /** The rule of the task read back, and its next turns on the scale of the reach. */
 export function Preview({
   task,
@@ -59,17 +62,19 @@ function NextTurns({
       </h3>
       {turns.length > 0 && width > 0 && (
         <svg width={scale.width} height="58" aria-hidden="true" className="text-[12px]">
-          {reachMarks(scale).map(({ offset, label }) => (
-            <text
-              key={offset}
-              x={scale.x(offset)}
-              y="12"
-              textAnchor={offset === 730 ? "end" : "middle"}
-              fill="var(--quiet)"
-            >
-              {label}
-            </text>
-          ))}
+          {reachMarks(scale)
+            .filter(({ offset }) => scale.x(offset) - scale.todayX > ROOM_FOR_TODAY)
+            .map(({ offset, label }) => (
+              <text
+                key={offset}
+                x={scale.x(offset)}
+                y="12"
+                textAnchor={offset === 730 ? "end" : "middle"}
+                fill="var(--quiet)"
+              >
+                {label}
+              </text>
+            ))}
           <line
             x1={scale.todayX}
             x2={scale.todayX}

@@ -3,6 +3,7 @@ import {
   applyChange,
   machineState,
   nextTurns,
+  reckonTask,
   recordsByMachine,
   settingsOf,
   type Book,
@@ -28,5 +29,10 @@ export function turnsOf(
   const records = recordsByMachine(changed).get(book.machines[0].id);
   if (records === undefined) return [];
   const state = machineState(records, settingsOf({ settings }), today);
-  return nextTurns(state, task, TURNS, addDays(today, FARTHEST_DAYS));
+  const [first, ...rest] = nextTurns(state, task, TURNS, addDays(today, FARTHEST_DAYS));
+  if (first === undefined) return [];
+  // The first as the board has it: the likely date of its forecast.
+  const { governs, limits } = reckonTask(task, state, settingsOf({ settings }));
+  const likely = limits[governs ?? -1]?.forecast?.likely ?? first;
+  return [likely > today ? likely : today, ...rest];
 }
