@@ -91,6 +91,28 @@ const DOINGS: readonly Doing[] = [
     },
   ],
   [
+    "its plan opened",
+    async (page) => {
+      await page.click("nav[aria-label=Leaves] a:nth-child(2)");
+      await page.waitForSelector("#tasks");
+    },
+  ],
+  [
+    "a task opened",
+    async (page) => {
+      await page.click("section[aria-labelledby=tasks] li a");
+      await page.waitForSelector("#reads");
+    },
+  ],
+  ["an interval typed", type("[role=group][aria-label='Limit 1'] input", "5")],
+  [
+    "back on its plate",
+    async (page) => {
+      await page.click("nav[aria-label=Leaves] a:nth-child(3)");
+      await page.waitForSelector("h3");
+    },
+  ],
+  [
     "a capacity typed",
     async (page) => {
       await page.click("button[aria-label='Edit engine']");

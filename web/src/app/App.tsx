@@ -11,12 +11,7 @@ const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
 const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
 const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
-const PlanPage = lazy(() => import("../places/yard/plan/PlanPage.js"));
-const TakePlan = lazy(() => import("../places/yard/plan/TakePlan.js"));
-const SchoolsPage = lazy(() => import("../places/yard/plan/SchoolsPage.js"));
-const BaselinePage = lazy(() => import("../places/yard/plan/BaselinePage.js"));
-const LadderPage = lazy(() => import("../places/yard/plan/LadderPage.js"));
-const TaskPage = lazy(() => import("../places/yard/plan/TaskPage.js"));
+const PlanRoutes = lazy(() => import("../places/yard/plan/PlanRoutes.js"));
 const PartsPage = lazy(() => import("../places/yard/parts/PartsPage.js"));
 const Stores = lazy(() => import("../places/stores/Stores.js"));
 const Workshop = lazy(() => import("../places/workshop/Workshop.js"));
@@ -47,12 +42,7 @@ export function App(): ReactElement {
               <Route path="/yard/readings" element={<ReadingSheet />} />
               <Route path="/yard/new" element={<AddMachine />} />
               <Route path="/yard/:machineId" element={<MachinePage />} />
-              <Route path="/yard/:machineId/plan" element={<PlanPage />} />
-              <Route path="/yard/:machineId/plan/take" element={<TakePlan />} />
-              <Route path="/yard/:machineId/plan/baseline" element={<BaselinePage />} />
-              <Route path="/yard/:machineId/plan/ladder/:ladder?" element={<LadderPage />} />
-              <Route path="/yard/:machineId/plan/schools" element={<SchoolsPage />} />
-              <Route path="/yard/:machineId/plan/task/:taskId" element={<TaskPage />} />
+              <Route path="/yard/:machineId/plan/*" element={<PlanRoutes />} />
               <Route path="/yard/:machineId/plate" element={<PlatePage />} />
               <Route path="/yard/:machineId/meters" element={<MetersPage />} />
               <Route path="/yard/:machineId/parts" element={<PartsPage />} />

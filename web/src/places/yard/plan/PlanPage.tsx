@@ -1,6 +1,7 @@
 import {
   baselineTasks,
   laddersOf,
+  limitsInForce,
   SCHOOLS,
   type BoardMachine,
   type LadderStep,
@@ -281,7 +282,7 @@ function Schools({
   readonly task: Task;
   readonly machine: Machine;
 }): ReactElement | null {
-  const current = task.regime ?? machine.regime ?? "handbook";
+  const current = limitsInForce(task, machine).regime;
   const others = Object.keys(task.regimes ?? {}).filter((name) => name !== current);
   if (others.length === 0) return null;
   return (

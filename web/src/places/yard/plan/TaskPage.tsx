@@ -1,4 +1,4 @@
-import type { Book, MachineBook, MachinePlate, Task } from "@yonderfell/core";
+import type { Book, MachineBook, MachinePlate, Part, Task } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type FormEvent, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -7,6 +7,7 @@ import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { TextField } from "../../../ui/fields.js";
 import { useModel } from "../../../ui/useModel.js";
+import { figure } from "../../../words/format.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { Preview } from "./Preview.js";
 import { RuleFields } from "./RuleFields.js";
@@ -21,12 +22,13 @@ export default function TaskPage(): ReactElement {
   const id = machine?.machine.id;
   const found = useLiveQuery(async () => {
     if (id === undefined) return null;
-    const [book, plate, settings] = await Promise.all([
+    const [book, plate, parts, settings] = await Promise.all([
       storage.machineBook(id),
       storage.plate(id),
+      storage.list("parts"),
       storage.ownSettings(),
     ]);
-    return book === null ? null : { book, plate, settings };
+    return book === null ? null : { book, plate, parts, settings };
   }, [storage, id]);
   return (
     <MachineFrame machine={machine}>
@@ -39,6 +41,7 @@ interface LoadedProps {
   readonly wanted: string;
   readonly book: MachineBook;
   readonly plate: MachinePlate;
+  readonly parts: readonly Part[];
   readonly settings: Book["settings"];
 }
 
@@ -61,6 +64,7 @@ function TaskForm({
   task,
   book,
   plate,
+  parts,
   settings,
 }: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
   const [machine] = book.machines;
@@ -90,6 +94,7 @@ function TaskForm({
         <TextField label="Task" autoFocus={task === null} {...field("name")} />
         <RuleFields form={form} machine={machine} others={others} />
         <WorkFields form={form} fluids={plate.fluids} others={others} />
+        {task !== null && <PartsNeeded task={task} plate={plate} parts={parts} />}
         <div role="alert" className="font-semibold text-due">
           {wasTried && <p>{read.problem}</p>}
           <p>{failure}</p>
@@ -108,6 +113,43 @@ function TaskForm({
         <Preview task={read.task} problem={read.problem} book={book} settings={settings} />
       </div>
     </form>
+  );
+}
+
+/** The parts that are needed for the task, as the machine's parts say. */
+function PartsNeeded({
+  task,
+  plate,
+  parts,
+}: {
+  readonly task: Task;
+  readonly plate: MachinePlate;
+  readonly parts: readonly Part[];
+}): ReactElement {
+  const needed = plate.fitments.filter(({ tasks }) => (tasks ?? []).includes(task.id));
+  return (
+    <section aria-labelledby="needed">
+      <h3 id="needed" className="font-semibold">
+        Parts it needs
+      </h3>
+      <ul>
+        {needed.map(({ id, part, perService, position }) => {
+          const found = parts.find((one) => one.id === part);
+          const words = [found?.name ?? part, found?.number ?? "", position ?? ""];
+          return (
+            <li key={id} className="tabular-nums">
+              {figure(perService ?? 1)} × {words.filter((word) => word !== "").join(", ")}
+            </li>
+          );
+        })}
+      </ul>
+      <p className="text-quiet">
+        {needed.length === 0 && "None recorded. "}
+        <Link to={machinePath(task.machine, "/parts")} className="text-clear underline">
+          Say on the machine’s parts what each is needed for
+        </Link>
+      </p>
+    </section>
   );
 }
 
