@@ -37,8 +37,6 @@ export interface SchoolSum {
   readonly minutes: number;
   readonly litres: number;
   readonly money: { readonly parts: number; readonly fluids: number; readonly labour: number };
-  /** Turns counted from the start of each year, year by year. */
-  readonly perYear: readonly number[];
   /** What the sums leave out, each once. */
   readonly missing: readonly MissingFigure[];
 }
@@ -81,14 +79,9 @@ function schoolSum(
   const state = machineState({ ...records, machine, tasks }, settings, today);
   const until = addIntervals(today, { months: 12 }, years);
   const found = occurrences(state, until);
-  const perYear = Array.from({ length: years }, () => 0);
   const turns = new Map<TaskId, number>();
-  for (const { task, day } of found) {
+  for (const { task } of found) {
     turns.set(task, (turns.get(task) ?? 0) + 1);
-    const year = perYear.findIndex(
-      (_, index) => day <= addIntervals(today, { months: 12 }, index + 1),
-    );
-    if (year >= 0) perYear[year] = (perYear[year] ?? 0) + 1;
   }
   const sum = { minutes: 0, litres: 0, parts: 0, fluids: 0, labour: 0 };
   const missing = new Map<string, MissingFigure>();
@@ -119,7 +112,6 @@ function schoolSum(
     minutes,
     litres,
     money,
-    perYear,
     missing: [...missing.values()],
   };
 }
