@@ -36,65 +36,55 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["welcome", "welcome", "Open the demonstration book"],
 ];
 
-describe.each(["day", "night"] as const)("in the %s theme", (theme) => {
-  beforeAll(async () => {
-    await app().page.goto(`${app().address}ahead`);
-    await app().page.evaluate((chosen: string) => {
-      localStorage.setItem("yonderfell-preferences", JSON.stringify({ theme: chosen }));
-    }, theme);
-  });
+test.each(SCREENS)("axe finds nothing wrong with %s", async (_, path, words) => {
+  await app().page.goto(`${app().address}${path}`);
+  await waitForWords(app().page, words);
+  expect(await violationsOn(app().page)).toEqual([]);
+});
 
-  test.each(SCREENS)("axe finds nothing wrong with %s", async (_, path, words) => {
-    await app().page.goto(`${app().address}${path}`);
-    await waitForWords(app().page, words);
-    expect(await violationsOn(app().page)).toEqual([]);
-    expect(await app().page.$eval("html", (html) => html.dataset["theme"])).toBe(theme);
-  });
+test("axe finds nothing wrong with the reasons, the table, and reading a meter", async () => {
+  const { page } = app();
+  await page.goto(`${app().address}ahead`);
+  await page.waitForSelector("[data-strip='t-bus-oil']");
+  await page.click("[data-strip='t-bus-oil']");
+  await waitForWords(page, "By the handbook intervals.");
+  expect(await violationsOn(page)).toEqual([]);
+  await page.click("[aria-label='Show as'] button:nth-child(2)");
+  await page.waitForSelector("table");
+  expect(await violationsOn(page)).toEqual([]);
+  await page.click("[aria-label='Show as'] button:nth-child(1)");
+  await page.keyboard.press("r");
+  await page.waitForSelector("[role=dialog] input");
+  await page.keyboard.type("07 3");
+  await waitForWords(page, "Which is it?");
+  expect(await violationsOn(page)).toEqual([]);
+  await page.keyboard.press("Escape");
+});
 
-  test("axe finds nothing wrong with the reasons, the table, and reading a meter", async () => {
-    const { page } = app();
-    await page.goto(`${app().address}ahead`);
-    await page.waitForSelector("[data-strip='t-bus-oil']");
-    await page.click("[data-strip='t-bus-oil']");
-    await waitForWords(page, "By the handbook intervals.");
+test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused file and a hand-over", async () => {
+  const { page, address } = app();
+  const isSound = async (words: string): Promise<void> => {
+    await waitForWords(page, words);
     expect(await violationsOn(page)).toEqual([]);
-    await page.click("[aria-label='Show as'] button:nth-child(2)");
-    await page.waitForSelector("table");
-    expect(await violationsOn(page)).toEqual([]);
-    await page.click("[aria-label='Show as'] button:nth-child(1)");
-    await page.keyboard.press("r");
-    await page.waitForSelector("[role=dialog] input");
-    await page.keyboard.type("07 3");
-    await waitForWords(page, "Which is it?");
-    expect(await violationsOn(page)).toEqual([]);
-    await page.keyboard.press("Escape");
-  });
-
-  test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused file and a hand-over", async () => {
-    const { page, address } = app();
-    const isSound = async (words: string): Promise<void> => {
-      await waitForWords(page, words);
-      expect(await violationsOn(page)).toEqual([]);
-    };
-    await page.goto(`${address}ahead`);
-    await page.waitForSelector("[data-strip]");
-    await page.keyboard.press("/");
-    await page.waitForSelector("[role=dialog] input");
-    await page.keyboard.type("07 oil");
-    await isSound("Gearbox oil");
-    await page.keyboard.press("Escape");
-    await page.keyboard.press("?");
-    await isSound("this list of keys");
-    await page.keyboard.press("Escape");
-    const text = await exportedText(page, address);
-    await isSound("The book is in");
-    await page.goto(`${address}books`);
-    await giveFile(page, "half.json", text.slice(0, 900));
-    await isSound("half.json was refused");
-    await press(page, "Delete: Skarrow Vale");
-    await isSound("Delete Skarrow Vale?");
-    await page.goto(`${address}hand-over`);
-    await giveFile(page, "other.json", text.replace('"Library bus"', '"Book bus"'));
-    await isSound("They differ: choose what stands");
-  });
+  };
+  await page.goto(`${address}ahead`);
+  await page.waitForSelector("[data-strip]");
+  await page.keyboard.press("/");
+  await page.waitForSelector("[role=dialog] input");
+  await page.keyboard.type("07 oil");
+  await isSound("Gearbox oil");
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("?");
+  await isSound("this list of keys");
+  await page.keyboard.press("Escape");
+  const text = await exportedText(page, address);
+  await isSound("The book is in");
+  await page.goto(`${address}books`);
+  await giveFile(page, "half.json", text.slice(0, 900));
+  await isSound("half.json was refused");
+  await press(page, "Delete: Skarrow Vale");
+  await isSound("Delete Skarrow Vale?");
+  await page.goto(`${address}hand-over`);
+  await giveFile(page, "other.json", text.replace('"Library bus"', '"Book bus"'));
+  await isSound("They differ: choose what stands");
 });
