@@ -1,0 +1,49 @@
+import { lazy, type ReactElement } from "react";
+import { Route, Routes } from "react-router";
+
+const Yard = lazy(() => import("../places/yard/Yard.js"));
+const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
+const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
+const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
+const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
+const PlanRoutes = lazy(() => import("../places/yard/plan/PlanRoutes.js"));
+const PartsPage = lazy(() => import("../places/yard/parts/PartsPage.js"));
+const Stores = lazy(() => import("../places/stores/Stores.js"));
+const Workshop = lazy(() => import("../places/workshop/Workshop.js"));
+const ReadingSheet = lazy(() => import("../places/yard/sheet/ReadingSheet.js"));
+const CardPage = lazy(() => import("../places/yard/card/CardPage.js"));
+const PlatePage = lazy(() => import("../places/yard/plate/PlatePage.js"));
+const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
+const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
+const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
+const Books = lazy(() => import("../places/books/Books.js"));
+const HandOver = lazy(() => import("../places/books/HandOver.js"));
+const Preferences = lazy(() => import("../places/preferences/Preferences.js"));
+const NotFound = lazy(() => import("./NotFound.js"));
+
+/** The addresses of all places but the first; each place loads its own code. */
+export default function OtherPlaces(): ReactElement {
+  return (
+    <Routes>
+      <Route path="/yard" element={<Yard />} />
+      <Route path="/yard/readings" element={<ReadingSheet />} />
+      <Route path="/yard/new" element={<AddMachine />} />
+      <Route path="/yard/:machineId" element={<MachinePage />} />
+      <Route path="/yard/:machineId/plan/*" element={<PlanRoutes />} />
+      <Route path="/yard/:machineId/plate" element={<PlatePage />} />
+      <Route path="/yard/:machineId/meters" element={<MetersPage />} />
+      <Route path="/yard/:machineId/parts" element={<PartsPage />} />
+      <Route path="/yard/:machineId/card" element={<CardPage />} />
+      <Route path="/yard/:machineId/facts" element={<FactsPage />} />
+      <Route path="/log/:machineId" element={<LogWork />} />
+      <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
+      <Route path="/stores" element={<Stores />} />
+      <Route path="/workshop" element={<Workshop />} />
+      <Route path="/ledger" element={<Ledger />} />
+      <Route path="/books" element={<Books />} />
+      <Route path="/hand-over" element={<HandOver />} />
+      <Route path="/preferences" element={<Preferences />} />
+      <Route path="*" element={<NotFound />} />
+    </Routes>
+  );
+}
