@@ -1,0 +1,466 @@
+import {
+  applyChange,
+  csvChange,
+  dayOf,
+  describeCsvIssue,
+  guessCsv,
+  numbered,
+  readCsv,
+  readBookData,
+  writeCsv,
+  CSV_KINDS,
+  type Book,
+  type CsvItem,
+  type CsvKind,
+  type CsvPlan,
+} from "../../index.js";
+import { bookOf, done, read, task, VAN, type BookParts } from "../../../test/books.js";
+
+const TODAY = dayOf("2026-11-23");
+const HABITS = { dates: "dmy", decimal: "." } as const;
+
+/** A book as a store holds it: every dated record numbered. */
+function stored(parts: BookParts & Record<string, unknown>): Book {
+  const { sections, head } = numbered(bookOf(parts));
+  return { ...head, ...sections };
+}
+
+function counting(): { newId: () => string; nextSeq: () => number } {
+  let id = 0;
+  let seq = 1000;
+  return { newId: () => `new-${(id += 1)}`, nextSeq: () => (seq += 1) };
+}
+
+/** What bringing rows into a book would do, with the columns and ways of writing as they are guessed. */
+function planOf(book: Book, rows: readonly (readonly string[])[], kind?: CsvKind): CsvPlan {
+  const guess = guessCsv(rows, HABITS, kind);
+  const format = {
+    dates: guess.dates.value,
+    decimal: guess.decimal.value,
+    distance: guess.distance,
+  };
+  const reading = { kind: guess.kind, columns: guess.columns, format };
+  const { newId } = counting();
+  const steps = readCsv(book, { rows, broken: [] }, reading, { today: TODAY, newId });
+  for (;;) {
+    const step = steps.next();
+    if (step.done === true) return step.value;
+  }
+}
+
+const table = (text: string): string[][] =>
+  text
+    .trim()
+    .split("\n")
+    .map((line) => line.trim().split("|"));
+
+const plan = (book: Book, text: string, kind?: CsvKind): CsvPlan => planOf(book, table(text), kind);
+
+const issues = ({ items, issues: whole }: CsvPlan): string[] =>
+  [...whole, ...items.flatMap((item) => item.issues)].map(describeCsvIssue);
+const states = ({ items }: CsvPlan): string[] => items.map(({ state }) => state);
+const doubts = ({ items }: CsvPlan): string[] =>
+  items.flatMap((item) => item.doubts.map(({ code }) => `${item.rows.join("+")}: ${code}`));
+
+function brought(book: Book, found: CsvPlan, isTaken = (_item: CsvItem): boolean => true): Book {
+  const after = applyChange(book, csvChange(found, isTaken, counting()));
+  const checked = readBookData(JSON.parse(JSON.stringify(after)) as unknown);
+  expect(checked.ok ? [] : checked.issues).toEqual([]);
+  return after;
+}
+
+const FLEET = stored({
+  machines: [
+    {
+      ...VAN,
+      meters: [...VAN.meters, { id: "hrs", name: "pump, hours", measure: "hours", unit: "h" }],
+      place: "barn",
+      pictures: [],
+      reminders: [{ code: "A1", tasks: ["oil"] }],
+    },
+    { id: "trike", tag: "07", name: "-trike", kind: "", note: " two\nlines; one tab\t" },
+  ] as never,
+  places: [{ id: "barn", name: "Moor barn" }],
+  tasks: [
+    task("oil", [{ meter: "odo", at: [1000, 5000], every: 15000, grace: 500 }, { months: 12 }], {
+      regimes: {
+        handbook: [
+          { meter: "odo", at: [1000, 5000], every: 15000, grace: 500 },
+          { months: 12, hard: true },
+        ],
+        "hard; use": [{ days: 90, from: "2026-01-31", for: ["mineral", "part synthetic"] }],
+        measured: [],
+      },
+      outside: { because: "warranty", tell: "=keep the old filter" },
+      minutes: 40.5,
+      ladder: "A",
+    }),
+    task("filter", [], { regimes: null, nth: { of: "oil", every: 3 } }),
+    task("torque", [], { regimes: {}, follows: { task: "oil", meter: "odo", amount: 50 } }),
+    task("look; listen", [{ months: 1, unheard: "of" }], { eachUse: "before", combine: "last" }),
+  ],
+  readings: [
+    read("2026-01-03", 41200, { confirmed: true }),
+    read("2026-02-03", 42200.5, { estimated: false, note: "'quoted" }),
+    { ...read("2026-02-04", 42250), replaces: "r-2026-02-03-42200.5", void: false },
+    { ...read("2026-02-05", 12.5), meter: "hrs" },
+  ],
+  entries: [
+    done("e1", "2026-01-20", ["oil", "look; listen"], {
+      meters: { odo: 41800, hrs: 3.25 },
+      estimatedMeters: ["hrs"],
+      note: "+1 litre; topped up",
+    }),
+    done("e2", "2026-01-21", [], { assumed: true, lookAgain: [{ task: "oil", days: 20 }] }),
+    done("e3", "2026-01-22", ["oil"], { replaces: "e2", note: "", strange: { a: 1 } }),
+  ],
+  parts: [
+    {
+      id: "p1",
+      name: "Filter",
+      number: "=12-3",
+      equivalents: ["@a", "b"],
+      prices: [
+        { source: "Skarrow Stores", price: 12.5, on: "2026-01-01" },
+        { source: "Ferry Motors", price: 11 },
+      ],
+    },
+    { id: "p2", name: "Filter", number: "=12-3", pack: 6, prices: [] },
+  ],
+});
+
+describe("round trip", () => {
+  test.each(CSV_KINDS)("%s written and read onto their own book change nothing", (kind) => {
+    const found = planOf(FLEET, writeCsv(FLEET, kind));
+    expect(found.kind).toBe(kind);
+    expect(issues(found)).toEqual([]);
+    expect(new Set(states(found))).toEqual(new Set(["same"]));
+    expect(csvChange(found, () => true, counting()).records).toEqual([]);
+  });
+
+  test.each(CSV_KINDS)("%s written and read into the book without them are the same", (kind) => {
+    // What leans on machines and tasks goes with them; the order of taking on is machines first.
+    const gone: Readonly<Record<CsvKind, readonly string[]>> = {
+      machines: ["machines", "tasks", "readings", "entries"],
+      tasks: ["tasks", "entries"],
+      readings: ["readings"],
+      entries: ["entries"],
+      parts: ["parts"],
+    };
+    const emptied = { ...FLEET, ...Object.fromEntries(gone[kind].map((key) => [key, []])) };
+    const machines =
+      kind === "machines" || kind === "tasks"
+        ? FLEET.machines?.map((machine) =>
+            "reminders" in machine
+              ? { ...machine, reminders: [{ code: "A1", tasks: [] }] }
+              : machine,
+          )
+        : FLEET.machines;
+    const without = kind === "machines" ? emptied : { ...emptied, machines };
+    const found = planOf(without as unknown as Book, writeCsv(FLEET, kind), kind);
+    expect(issues(found)).toEqual([]);
+    const after = brought(without as unknown as Book, found);
+    const expected = kind === "machines" ? machines : FLEET[kind];
+    const plain = (value: unknown): unknown =>
+      JSON.parse(
+        JSON.stringify(value, (_key, inner: unknown) => (inner === null ? undefined : inner)),
+      );
+    expect(plain(after[kind])).toEqual(plain(expected));
+  });
+
+  test("a text a spreadsheet takes for a formula gets one sign before it, which is taken off again", () => {
+    const cells = writeCsv(FLEET, "machines").flat();
+    expect(cells).toContain("'-trike");
+    expect(writeCsv(FLEET, "readings").flat()).toContain("''quoted");
+    expect(writeCsv(FLEET, "parts").flat()).toContain("'=12-3");
+    const named = plan(stored({}), "Tag|Name\nV1|''=a");
+    expect((named.items[0]?.record as { name?: string }).name).toBe("'=a");
+  });
+});
+
+describe("what a file is taken for", () => {
+  test.each([
+    ["Vehicle|Odometer (mi)|Read on\nV1|10|03/02/2026", "readings", ["machine", "value", "date"]],
+    [
+      "Asset|Service|Interval|Months\nV1|Oil|15000|12",
+      "tasks",
+      ["machine", "name", "every", "months"],
+    ],
+    [
+      "Part no|Description|Supplier|Price\n1|Belt|Shop|3",
+      "parts",
+      ["number", "name", "source", "price"],
+    ],
+    [
+      "Date|Fleet number|Work done|Remarks\n1.2.2026|V1|oil|x",
+      "entries",
+      ["date", "machine", "tasks", "note"],
+    ],
+    ["Fleet number|Name|Type|VIN\n1|a|b|c", "machines", ["tag", "name", "kind", "vin"]],
+  ])("%s", (text, kind, columns) => {
+    const guess = guessCsv(table(text), HABITS);
+    expect([guess.kind, guess.columns]).toEqual([kind, columns]);
+  });
+
+  test("dates, decimals and distances are told from the cells and headings, or said to be unsure", () => {
+    const of = (text: string): unknown => {
+      const { dates, decimal, distance } = guessCsv(table(text), HABITS, "readings");
+      return [dates.value, dates.isSure, decimal.value, decimal.isSure, distance];
+    };
+    expect(of("Date|Miles\n3/14/2026|10.5\n3/4/2026|7")).toEqual(["mdy", true, ".", true, "mi"]);
+    expect(of("Date|Reading\n3/4/2026|1,234")).toEqual(["dmy", false, ".", false, null]);
+    expect(of("Date|Reading\n2026-03-04|1.234,5")).toEqual(["dmy", true, ",", true, null]);
+    expect(of("Date|km\n4 Mar 2026 10:30|1,234,567")).toEqual(["dmy", true, ".", true, "km"]);
+  });
+});
+
+describe("readings", () => {
+  test("are new, there already, repeated, or corrections of what the book has", () => {
+    const found = plan(
+      FLEET,
+      `Machine|Date|Reading|Meter|Reading id
+       V1|3.3.2026|43 000||
+       V1|3.3.2026|43000||
+       V1|3.1.2026|41200||
+       V1|3.1.2026|41200|odo|r-2026-01-03-41200
+       V1|3.1.2026|41210|odo|r-2026-01-03-41200`,
+    );
+    expect(states(found)).toEqual(["new", "new", "same", "refused"]);
+    expect(issues(found)).toEqual([
+      `Row 6, Reading id: expected an id of its own (row 5 has it) (there is "r-2026-01-03-41200")`,
+    ]);
+    expect(doubts(found)).toEqual(["3: repeated"]);
+  });
+
+  test("with another figure under a known id become corrections", () => {
+    const found = plan(
+      FLEET,
+      "Machine|Date|Reading|Reading id\nV1|2026-01-03|41210|r-2026-01-03-41200",
+    );
+    expect(doubts(found)).toEqual(["2: differs"]);
+    const after = brought(FLEET, found);
+    expect(after.readings?.at(-1)).toMatchObject({ value: 41210, replaces: "r-2026-01-03-41200" });
+    expect(after.readings).toHaveLength(5);
+    const old = plan(
+      FLEET,
+      "Machine|Date|Reading|Reading id\nV1|2026-02-03|9|r-2026-02-03-42200.5",
+    );
+    expect(issues(old)[0]).toContain("as it has been corrected since");
+  });
+
+  test("take the unit of the cell, the column or the heading, and it tells the meter", () => {
+    const found = plan(
+      FLEET,
+      `Machine|Date|Odometer (mi)|Unit|Meter
+       V1|2026-04-01|27000||
+       V1|2026-04-02|43 500 km||
+       V1|2026-04-03|13.5|h|
+       V1|2026-04-04|14||pump, hours
+       V1|2026-04-05|5|h|odo
+       V1|2026-04-05|5|furlongs|odo`,
+    );
+    const values = found.items.map(({ record }) => (record as { value?: number } | null)?.value);
+    expect(values).toEqual([43452.3, 43500, 13.5, 14, undefined, undefined]);
+    expect(issues(found)).toEqual([
+      'Row 6, Odometer (mi): expected a figure in km, in which odo counts (there is "5")',
+      'Row 7, Unit: expected km, mi or h (there is "furlongs")',
+    ]);
+  });
+
+  test("that do not agree with the book or each other are in doubt, with what they disagree with", () => {
+    const found = plan(
+      FLEET,
+      `Machine|Date|Reading
+       V1|2026-03-01|41000
+       V1|2026-03-02|43000
+       V1|2026-03-03|43100
+       V1|2026-03-04|43050
+       V1|2026-03-05|943150
+       V1|2026-12-24|43200`,
+    );
+    expect(doubts(found)).toEqual([
+      "2: figure-in-doubt",
+      "5: figure-in-doubt",
+      "6: figure-in-doubt",
+      "7: in-future",
+    ]);
+    const [doubt] = found.items[0]?.doubts ?? [];
+    expect(doubt).toMatchObject({ doubt: { code: "goes-back", againstDial: 42250 } });
+    const after = brought(FLEET, found, (item) => item.rows[0] === 6);
+    expect(after.readings?.at(-1)).toMatchObject({ value: 943150, confirmed: true });
+  });
+
+  test("of a machine by its tag, as a number where a spreadsheet took the zeros", () => {
+    const book = stored({
+      machines: [
+        { ...VAN, tag: "07" },
+        { ...VAN, id: "b", tag: "x" },
+        { ...VAN, id: "c", tag: "X" },
+      ],
+    });
+    const found = plan(book, "Machine|Date|Reading\n7|1.1.2026|5\nx|1.1.2026|5\n8|1.1.2026|5");
+    expect(doubts(found)).toEqual(["2: tag-alike"]);
+    expect(issues(found)).toEqual([
+      `Row 3, Machine: expected a tag that only one machine has, or the machine's id (there is "x")`,
+      `Row 4, Machine: expected the tag of a machine of this book (there is "8")`,
+    ]);
+  });
+});
+
+describe("machines, tasks, parts and entries", () => {
+  test("machines are added with their meters and a place that is not there yet", () => {
+    const found = plan(
+      stored({}),
+      `Tag|Name|Place|In service|Counts in
+       21|Snow blower|Moor barn|1.12.2020|h
+       21||||km
+       22|Roller|moor barn||`,
+    );
+    expect(states(found)).toEqual(["new", "new"]);
+    expect(doubts(found)).toEqual(["2+3: place-unknown", "4: place-unknown"]);
+    const after = brought(stored({}), found);
+    expect(after.places).toHaveLength(1);
+    expect(after.machines?.[1]).toMatchObject({
+      meters: [
+        { id: "hrs", measure: "hours" },
+        { id: "odo", unit: "km" },
+      ],
+      inService: "2020-12-01",
+      place: after.places?.[0]?.id,
+    });
+  });
+
+  test("an empty cell leaves what stands, and rows of one record may not disagree", () => {
+    const found = plan(FLEET, "Tag|Name|Kind|Note\nV1|Van|lorry|\nV1|Bus||");
+    expect(issues(found)).toEqual([
+      'Row 3, Name: expected the same as in row 2, or nothing (there is "Bus")',
+    ]);
+    const edited = plan(FLEET, "Tag|Name|Kind|Note\n07||tricycle|");
+    expect(edited.items[0]?.fields.map(({ name }) => name)).toEqual(["kind"]);
+    expect(brought(FLEET, edited).machines?.[1]).toMatchObject({
+      kind: "tricycle",
+      note: " two\nlines; one tab\t",
+    });
+  });
+
+  test("tasks come row by row, and may name each other", () => {
+    const found = plan(
+      FLEET,
+      `Machine|Task|Every|Months|With each turn of|Every so many turns
+       V1|Belt|60000|48||
+       V1|Pulley|||Belt|2
+       V1|oil|20000 km|||`,
+    );
+    expect(issues(found)).toEqual([]);
+    expect(states(found)).toEqual(["new", "new", "changed"]);
+    const [belt, pulley] = found.items.map(
+      ({ record }) => record as unknown as Record<string, unknown>,
+    );
+    expect(belt?.["regimes"]).toEqual({
+      handbook: [{ meter: "odo", every: 60000 }, { months: 48 }],
+    });
+    expect(pulley?.["nth"]).toEqual({ of: belt?.["id"], every: 2 });
+    const oil = brought(FLEET, found).tasks?.find(({ id }) => id === "oil");
+    expect(oil?.regimes).toMatchObject({ handbook: [{ every: 20000 }], measured: [] });
+  });
+
+  test("each thing wrong with a task is said where it stands", () => {
+    const found = plan(
+      FLEET,
+      `Machine|Task|Every|Months|Grace|With each turn of|At|Each use
+       V1|a||1.5|||| 
+       V1|b|0|||||
+       V1|c||||nobody||
+       V1|d|5|6|7|||
+       V1|e|||||5000;1000|
+       V1|f|x|||||sometimes
+       V1|g|||||| `,
+    );
+    expect(issues(found)).toEqual([
+      'Row 2, Months: expected a whole number above 0 (there is "1.5")',
+      'Row 3, Every: expected a number above 0 (there is "0")',
+      'Row 4, With each turn of: expected the name or the id of another task of the same machine (there is "nobody")',
+      'Row 5, Grace: expected a row for each limit, as a grace is in the unit of one of them (there is "7")',
+      'Row 6, At: expected milestones above 0, each above the one before (there is "5000;1000")',
+      'Row 7, Every: expected a figure of at least 0 (there is "x")',
+      'Row 7, Each use: expected before or after (there is "sometimes")',
+      "Row 8, Every: expected limits by regime, or nth, or follows",
+    ]);
+  });
+
+  test("prices of parts stand by their source", () => {
+    const book = { ...FLEET, parts: FLEET.parts?.slice(0, 1) ?? [] };
+    const found = plan(
+      book,
+      `Part|Number|Source|Price
+       Filter|'=12-3|Ferry Motors|10.80
+       Filter|'=12-3|Post|9
+       Belt|B-1||
+       Belt|B-2|Post|dear`,
+    );
+    expect(issues(found)).toEqual([
+      'Row 5, Price: expected a figure of at least 0 (there is "dear")',
+    ]);
+    expect(brought(book, found).parts?.[0]?.prices).toEqual([
+      { source: "Skarrow Stores", price: 12.5, on: "2026-01-01" },
+      { source: "Ferry Motors", price: 10.8 },
+      { source: "Post", price: 9 },
+    ]);
+  });
+
+  test("work that is no task of the machine goes with the note", () => {
+    const found = plan(
+      FLEET,
+      `Date|Machine|Work|Odometer|Remarks
+       1/2/2026|V1|oil; new mirror|42 100|left side
+       1/2/2026|V1|oil|hrs 5; odo 42100|
+       1/2/2026|V1|oil|bell 3|`,
+    );
+    expect(doubts(found)).toEqual(["2: work-unknown"]);
+    expect(found.items[0]?.record).toMatchObject({ tasks: ["oil"], note: "new mirror; left side" });
+    expect(found.items[1]?.record).toMatchObject({ meters: { hrs: 5, odo: 42100 } });
+    expect(issues(found)).toEqual([
+      'Row 4, Odometer: expected a meter of V1 (it has odo, hrs) (there is "bell 3")',
+    ]);
+  });
+});
+
+describe("what is wrong with a table", () => {
+  test.each([
+    ["", "Row 1: expected headings of columns, and below them a row for each of the readings"],
+    ["Machine|Date|Reading", "Row 1: expected rows below the headings"],
+    [
+      "Machine|Reading\nV1|5",
+      "Row 1, Date: expected a column that holds this, as readings need it",
+    ],
+    ["Date|Reading\n1.1.2026|5", "Row 1, Machine: expected a column with the tags of the machines"],
+    [
+      "Machine|Date|Reading\nV1|1.1.2026|5|6",
+      'Row 2: expected at most 3 cells, as there are headings (it has 4) (there is "6")',
+    ],
+    [
+      "Machine|Date|Reading|Everything else\nV1|1.1.2026|5|{",
+      'Row 2, Everything else: expected an object as JSON, such as {} (there is "{")',
+    ],
+    [
+      'Machine|Date|Reading|Everything else\nV1|1.1.2026|5|{"void":1}',
+      'Row 2, Everything else: expected true or false (there is "{\\"void\\":1}")',
+    ],
+    [
+      "Machine|Date|Reading|Takes the place of\nV1|1.1.2026|5|nobody",
+      'Row 2, Takes the place of: expected the id of another of the readings (there is no "nobody")',
+    ],
+    [
+      "Machine|Date|Reading|Estimated\nV1|31.2.2026|5|perhaps",
+      'Row 2, Date: expected a date, day, month, year (there is "31.2.2026")',
+    ],
+  ])("%s", (text, expected) => {
+    expect(issues(plan(FLEET, text, "readings"))[0]).toBe(expected);
+  });
+
+  test("a row cut short is in doubt", () => {
+    expect(doubts(plan(FLEET, "Machine|Date|Reading|Note\nV1|1.3.2026|43000"))).toEqual([
+      "2: row-short",
+    ]);
+  });
+});

@@ -1,0 +1,173 @@
+import type { Section } from "../../book/sections.js";
+
+/** What a table file can hold. */
+export const CSV_KINDS = [
+  "machines",
+  "readings",
+  "tasks",
+  "parts",
+  "entries",
+] as const satisfies readonly Section[];
+export type CsvKind = (typeof CSV_KINDS)[number];
+
+/** A column a table may have. */
+export interface CsvColumn {
+  /** What the program calls it. */
+  readonly key: string;
+  /** What stands in the headings of a table this program writes. */
+  readonly title: string;
+  /** What others write for it, in small letters. */
+  readonly also: readonly string[];
+  /** Of which cells are dates, and of which figures: by them the way of writing is told. */
+  readonly holds: "words" | "date" | "figure";
+  /** Without it no row can be read. */
+  readonly isNeeded: boolean;
+}
+
+type Holds = CsvColumn["holds"];
+
+const column = (
+  key: string,
+  title: string,
+  also: readonly string[] = [],
+  holds: Holds = "words",
+  isNeeded = false,
+): CsvColumn => ({ key, title, also, holds, isNeeded });
+
+const MACHINE_WORDS = ["tag", "fleet number", "fleet no", "unit number", "vehicle", "asset"];
+const MACHINE = column("machine", "Machine", MACHINE_WORDS);
+const MACHINE_ID = column("machineId", "Machine id");
+const REST = column("rest", "Everything else");
+const NOTE = column("note", "Note", ["notes", "remarks", "comment", "comments"]);
+const DATE = column("date", "Date", ["read on", "done on", "day", "when"], "date", true);
+const DATED = [
+  column("void", "Counts for nothing", ["void"]),
+  column("replaces", "Takes the place of", ["replaces"]),
+  column("seq", "Order", ["seq"], "figure"),
+];
+
+/** The columns of each kind of table, in the order in which they are written. */
+export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
+  machines: [
+    column("tag", "Tag", ["machine", ...MACHINE_WORDS.slice(1), "number"]),
+    column("name", "Name", ["called"]),
+    column("kind", "Kind", ["type", "class", "category"]),
+    column("description", "Description", ["make and model", "model", "make"]),
+    column("variant", "Variant", ["engine"]),
+    column("vin", "VIN", ["vehicle identification number", "chassis number"]),
+    column("serial", "Serial number", ["serial", "serial no"]),
+    column("place", "Place", ["location", "site", "depot", "kept at"]),
+    column("inService", "In service", ["in service since", "first used"], "date"),
+    column("acquired", "Acquired", ["bought", "purchased", "purchase date"], "date"),
+    column("history", "History", ["records"]),
+    column("regime", "School", ["regime", "schedule"]),
+    column("gallons", "Gallons"),
+    NOTE,
+    column("meter", "Meter", ["meter id"]),
+    column("meterName", "Meter name"),
+    column("unit", "Counts in", ["unit", "meter unit"]),
+    column("perDay", "A day", ["per day", "daily use"], "figure"),
+    column("stoppedOn", "Stopped on", [], "date"),
+    column("staleAfterDays", "Stale after days", [], "figure"),
+    MACHINE_ID,
+    REST,
+  ],
+  readings: [
+    MACHINE,
+    column("meter", "Meter", ["meter id"]),
+    DATE,
+    column(
+      "value",
+      "Reading",
+      ["value", "figure", "odometer", "odo", "mileage", "hour meter", "hours", "distance"],
+      "figure",
+      true,
+    ),
+    column("unit", "Unit", ["counts in"]),
+    column("estimated", "Estimated", ["estimate"]),
+    column("confirmed", "Confirmed"),
+    NOTE,
+    ...DATED,
+    MACHINE_ID,
+    column("id", "Reading id"),
+    REST,
+  ],
+  tasks: [
+    MACHINE,
+    column("name", "Task", ["service", "work", "job", "item", "description"], "words", true),
+    column("school", "School of the limit", ["school", "regime"]),
+    column("meter", "Meter", ["meter id"]),
+    column("every", "Every", ["interval", "every so much", "distance", "km", "miles"], "figure"),
+    column("at", "At", ["milestones"]),
+    column("months", "Months", ["every months", "interval months"], "figure"),
+    column("days", "Days", ["every days", "interval days"], "figure"),
+    column("from", "From", ["starting"], "date"),
+    column("grace", "Grace", ["tolerance"], "figure"),
+    column("hard", "Law or warranty", ["required by law"]),
+    column("for", "Only with", ["product kinds"]),
+    column("regime", "Follows the school"),
+    column("regimeReason", "Because"),
+    column("anchor", "Counted from"),
+    column("combine", "Whichever comes"),
+    column("nthOf", "With each turn of"),
+    column("nthEvery", "Every so many turns", [], "figure"),
+    column("followsTask", "Once after"),
+    column("followsMeter", "After on meter"),
+    column("followsAmount", "After so much", [], "figure"),
+    column("followsDays", "After so many days", [], "figure"),
+    column("eachUse", "Each use"),
+    NOTE,
+    column("ladder", "Ladder"),
+    column("access", "Access"),
+    column("minutes", "Minutes", ["estimated minutes", "labour minutes"], "figure"),
+    column("outside", "For others"),
+    column("tell", "Tell them"),
+    MACHINE_ID,
+    column("id", "Task id"),
+    REST,
+  ],
+  parts: [
+    column("name", "Part", ["name", "description"], "words", true),
+    column(
+      "number",
+      "Number",
+      ["part number", "part no", "article", "article number"],
+      "words",
+      true,
+    ),
+    column("kind", "Kind", ["type", "category"]),
+    column("equivalents", "Equivalents", ["cross reference", "alternatives"]),
+    column("supersededBy", "Superseded by", ["replaced by"]),
+    column("pack", "Pack", ["pack size", "per pack"], "figure"),
+    NOTE,
+    column("source", "Source", ["supplier", "shop", "vendor"]),
+    column("price", "Price", ["cost", "price per pack"], "figure"),
+    column("on", "Priced on", ["price date"], "date"),
+    column("id", "Part id"),
+    REST,
+  ],
+  entries: [
+    MACHINE,
+    DATE,
+    column("tasks", "Work done", ["tasks", "task", "work", "service", "job"]),
+    column(
+      "meters",
+      "Dials",
+      ["reading", "odometer", "odo", "mileage", "hours", "hour meter", "meters"],
+      "figure",
+    ),
+    column("estimatedMeters", "Estimated dials"),
+    column("assumed", "Taken as done", ["assumed"]),
+    column("confirmed", "Confirmed"),
+    NOTE,
+    ...DATED,
+    MACHINE_ID,
+    column("id", "Entry id"),
+    REST,
+  ],
+};
+
+/** The column of a kind by what the program calls it. */
+export function csvColumn(kind: CsvKind, key: string): CsvColumn | undefined {
+  return CSV_COLUMNS[kind].find((candidate) => candidate.key === key);
+}

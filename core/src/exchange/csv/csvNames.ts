@@ -1,0 +1,134 @@
+import type { Book } from "../../book/book.js";
+import type { MachineId, PlaceId, TaskId } from "../../book/ids.js";
+import type { Machine, Meter } from "../../book/machine.js";
+import type { Task } from "../../book/task.js";
+import type { Place } from "../../book/workshop.js";
+
+/** What a task of the book or of the table is called. */
+export type NamedTask = Pick<Task, "id" | "name" | "machine">;
+
+/** What a name in a cell stands for: one thing, none, or several that it could be. */
+export type Meant<Thing> =
+  | { readonly code: "one"; readonly thing: Thing; readonly isAlike: boolean }
+  | { readonly code: "none" }
+  | { readonly code: "several" };
+
+const plain = (text: string): string => text.trim().toLowerCase();
+const NONE = { code: "none" } as const;
+
+/** Things by what they are called. */
+class Index<Thing> {
+  private readonly byName = new Map<string, Thing[]>();
+
+  add(name: string, thing: Thing): void {
+    const known = this.byName.get(plain(name));
+    if (known === undefined) this.byName.set(plain(name), [thing]);
+    else known.push(thing);
+  }
+
+  find(name: string): Meant<Thing> {
+    const [first, second] = this.byName.get(plain(name)) ?? [];
+    if (first === undefined) return NONE;
+    return second === undefined
+      ? { code: "one", thing: first, isAlike: false }
+      : { code: "several" };
+  }
+}
+
+/** A tag of digits without its leading zeros, as a spreadsheet leaves it. */
+const asNumber = (tag: string): string | null =>
+  /^\d+$/.test(tag.trim()) ? tag.trim().replace(/^0+(?=\d)/, "") : null;
+
+/** What the names in a table stand for in a book. */
+export class CsvNames {
+  private readonly machinesById = new Map<string, Machine>();
+  private readonly machinesByTag = new Index<Machine>();
+  private readonly machinesByNumber = new Index<Machine>();
+  private readonly tasksById = new Map<string, NamedTask>();
+  private readonly tasksByMachine = new Map<string, Index<NamedTask>>();
+  private readonly placesById = new Map<string, Place>();
+  private readonly placesByName = new Index<Place>();
+
+  constructor(book: Pick<Book, "machines" | "tasks" | "places">) {
+    for (const machine of book.machines ?? []) {
+      this.machinesById.set(machine.id, machine);
+      this.machinesByTag.add(machine.tag, machine);
+      const number = asNumber(machine.tag);
+      if (number !== null) this.machinesByNumber.add(number, machine);
+    }
+    for (const task of book.tasks ?? []) this.addTask(task);
+    for (const place of book.places ?? []) this.addPlace(place);
+  }
+
+  /** A task of the table, which other rows may name. */
+  addTask(task: NamedTask): void {
+    if (this.tasksById.has(task.id)) return;
+    this.tasksById.set(task.id, task);
+    const own = this.tasksByMachine.get(task.machine) ?? new Index<NamedTask>();
+    own.add(task.name, task);
+    this.tasksByMachine.set(task.machine, own);
+  }
+
+  addPlace(place: Place): void {
+    this.placesById.set(place.id, place);
+    this.placesByName.add(place.name, place);
+  }
+
+  machineOf(id: string): Machine | undefined {
+    return this.machinesById.get(id);
+  }
+
+  /** The machine of a tag: as it is written, else as a number where both are one. */
+  machine(tag: string): Meant<Machine> {
+    const meant = this.machinesByTag.find(tag);
+    const number = asNumber(tag);
+    if (meant.code !== "none" || number === null) return meant;
+    const alike = this.machinesByNumber.find(number);
+    return alike.code === "one" ? { ...alike, isAlike: true } : alike;
+  }
+
+  /** The task of a machine by its id or its name. */
+  task(machine: MachineId, name: string): Meant<NamedTask> {
+    const byId = this.tasksById.get(name);
+    if (byId?.machine === machine) return { code: "one", thing: byId, isAlike: false };
+    return this.tasksByMachine.get(machine)?.find(name) ?? NONE;
+  }
+
+  place(name: string): Meant<Place> {
+    const byId = this.placesById.get(name);
+    return byId === undefined
+      ? this.placesByName.find(name)
+      : { code: "one", thing: byId, isAlike: false };
+  }
+
+  hasTask(machine: string, id: string): boolean {
+    return this.tasksById.get(id)?.machine === machine;
+  }
+
+  /** What a task is called in a cell: its name where that is plain, else its id. */
+  nameOfTask(machine: MachineId, id: TaskId): string {
+    const name = this.tasksById.get(id)?.name ?? id;
+    const meant = this.task(machine, name);
+    const isPlain = meant.code === "one" && meant.thing.id === id && !/[;\r\n]/.test(name);
+    return isPlain ? name : id;
+  }
+
+  nameOfPlace(id: PlaceId): string {
+    const name = this.placesById.get(id)?.name ?? id;
+    const meant = this.place(name);
+    return meant.code === "one" && meant.thing.id === id ? name : id;
+  }
+}
+
+/** The meter of a machine by its id, its name or its unit; its first where nothing is said. */
+export function meterNamed(machine: Machine, word: string | null): Meter | null {
+  const meters = machine.meters ?? [];
+  if (word === null) return meters[0] ?? null;
+  const wanted = plain(word);
+  return (
+    meters.find(({ id }) => id === word) ??
+    meters.find(({ name }) => name !== null && name !== undefined && plain(name) === wanted) ??
+    meters.find(({ unit }) => unit === wanted) ??
+    null
+  );
+}

@@ -1,0 +1,55 @@
+import type { RecordOf } from "../../book/book.js";
+import type { IssuePath } from "../../book/issue.js";
+import type { CsvCells } from "./csvCells.js";
+import type { CsvKind } from "./csvColumns.js";
+import type { CsvDoubt } from "./csvIssue.js";
+import type { CsvNames } from "./csvNames.js";
+
+/** The rows of one record, in their order; the first holds what the others leave empty. */
+export type CsvRows = readonly [CsvCells, ...CsvCells[]];
+
+/** What the rows of a record say. */
+export interface CsvSaid {
+  /** The fields they name; those that are not named stay as they are. */
+  readonly fields: Readonly<Record<string, unknown>>;
+  readonly doubts: readonly CsvDoubt[];
+}
+
+/** How the records of one kind stand in a table. */
+export interface CsvShape<K extends CsvKind = CsvKind> {
+  /** The columns of the fields, by the field's name, where the two are not called alike. */
+  readonly columnOf: Readonly<Record<string, string>>;
+  /** The columns that may differ between the rows of one record; null where each row is a record. */
+  readonly ofEachRow: ReadonlySet<string> | null;
+  /** What rows without an id have in common that are of one record; null where that is not said. */
+  readonly groupOf: (cells: CsvCells, names: CsvNames) => string | null;
+  /** What the rows say, read beside what the book has of the record. Notes what it cannot read with the cells. */
+  readonly read: (rows: CsvRows, names: CsvNames, before: RecordOf[K] | null) => CsvSaid;
+  /** What makes a record and rows without an id speak of the same thing. */
+  readonly likeness: (record: Readonly<Record<string, unknown>>) => string;
+  /** The rows of a record, cells by column. */
+  readonly write: (record: RecordOf[K], names: CsvNames) => ReadonlyMap<string, string>[];
+  /** Where in the rows a path of the record's schema stands. */
+  readonly placeOf?: (
+    path: IssuePath,
+    rows: CsvRows,
+  ) => { readonly cells: CsvCells; readonly key: string };
+}
+
+/** Cells by column, those without anything left out. */
+export function cellsOf(
+  cells: Readonly<Record<string, string | number | null | undefined>>,
+): Map<string, string> {
+  return new Map(
+    Object.entries(cells).flatMap(([key, value]) =>
+      value === null || value === undefined || value === "" ? [] : [[key, String(value)] as const],
+    ),
+  );
+}
+
+/** Fields without those that nothing was said of. */
+export function saidOnly(
+  fields: Readonly<Record<string, unknown>>,
+): Readonly<Record<string, unknown>> {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null));
+}

@@ -1,0 +1,237 @@
+import type { MachineId, MeterId, TaskId } from "../../book/ids.js";
+import type { IssuePath } from "../../book/issue.js";
+import type { Limit } from "../../book/limitKind.js";
+import { isMeterLimit } from "../../book/limitKind.js";
+import type { Machine } from "../../book/machine.js";
+import { OUTSIDE_REASONS, type Task } from "../../book/task.js";
+import type { CsvCells } from "./csvCells.js";
+import { joinWords } from "./csvCells.js";
+import { inMeterUnit, machineOfRow, meterOfRow, yesOrNo } from "./csvMachine.js";
+import type { CsvNames } from "./csvNames.js";
+import { cellsOf, saidOnly, type CsvRows, type CsvSaid, type CsvShape } from "./csvShape.js";
+
+/** The school of limits that name none. */
+const USUAL = "handbook";
+
+/** A limit with the row it stands in. */
+interface LimitRow {
+  readonly cells: CsvCells;
+  readonly school: string;
+  readonly limits: readonly Limit[];
+}
+
+function schoolOf(cells: CsvCells): string {
+  return cells.text("school") ?? USUAL;
+}
+
+/** What a row says of limits: none, one, or one by meter and one by calendar; null where it speaks of none. */
+function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
+  const every = cells.measure("every");
+  const at = cells.figures("at");
+  const calendar = saidOnly({ months: cells.figure("months"), days: cells.figure("days") });
+  const onMeter = every !== null || at !== null;
+  const onCalendar = Object.keys(calendar).length > 0;
+  const school = schoolOf(cells);
+  if (!onMeter && !onCalendar) {
+    return cells.text("school") === null ? null : { cells, school, limits: [] };
+  }
+  const both = saidOnly({ hard: cells.yes("hard"), for: cells.words("for") });
+  const own = saidOnly({ grace: cells.figure("grace") });
+  const from = saidOnly({ from: cells.date("from") });
+  if (onMeter && onCalendar && "grace" in own) {
+    cells.refuse("grace", "a row for each limit, as a grace is in the unit of one of them");
+  }
+  const limits: object[] = [];
+  if (onMeter) {
+    const meter = meterOfRow(cells, "meter", machine, cells.word("meter") ?? every?.unit ?? null);
+    const inFile = meter?.unit === "h" ? null : (every?.unit ?? cells.format.distance);
+    const counted = (value: number): number =>
+      meter === null ? value : (inMeterUnit(value, inFile, meter) ?? value);
+    const steps = saidOnly({
+      every: every === null ? null : counted(every.value),
+      at: at?.map(counted) ?? null,
+    });
+    const grace = typeof own["grace"] === "number" ? { grace: counted(own["grace"]) } : {};
+    limits.push({ meter: meter?.id, ...steps, ...grace, ...both });
+  }
+  if (onCalendar) limits.push({ ...calendar, ...from, ...own, ...both });
+  return { cells, school, limits: limits };
+}
+
+function regimesOf(
+  rows: CsvRows,
+  machine: Machine,
+  before: Task | null,
+): Record<string, readonly Limit[]> | null {
+  const said = new Map<string, Limit[]>();
+  for (const row of rows) {
+    const own = limitsOf(row, machine);
+    if (own === null) continue;
+    said.set(own.school, [...(said.get(own.school) ?? []), ...own.limits]);
+  }
+  if (said.size === 0) return null;
+  return Object.fromEntries([...Object.entries(before?.regimes ?? {}), ...said]);
+}
+
+/** Another task of the machine that a cell names. */
+function otherTask(
+  cells: CsvCells,
+  key: string,
+  machine: MachineId,
+  names: CsvNames,
+): TaskId | null {
+  const name = cells.word(key);
+  if (name === null) return null;
+  const meant = names.task(machine, name);
+  return meant.code === "one"
+    ? meant.thing.id
+    : cells.refuse(key, "the name or the id of another task of the same machine");
+}
+
+function nthOf(cells: CsvCells, machine: MachineId, names: CsvNames): Task["nth"] {
+  const of = otherTask(cells, "nthOf", machine, names);
+  const every = cells.figure("nthEvery");
+  if (of === null) return null;
+  return every === null
+    ? cells.refuse("nthEvery", "with every how many of its turns, a whole number above 0")
+    : { of, every };
+}
+
+function followsOf(cells: CsvCells, machine: Machine, names: CsvNames): Task["follows"] {
+  const task = otherTask(cells, "followsTask", machine.id, names);
+  const amount = cells.figure("followsAmount");
+  const days = cells.figure("followsDays");
+  if (task === null) return null;
+  if (amount === null) return { task, ...(days === null ? {} : { days }) };
+  const meter = meterOfRow(cells, "followsMeter", machine)?.id as MeterId;
+  return { task, meter, amount, ...(days === null ? {} : { days }) };
+}
+
+function read(rows: CsvRows, names: CsvNames, before: Task | null): CsvSaid {
+  const [cells] = rows;
+  const name = cells.needed("name", "what the task is called");
+  const found = machineOfRow(cells, names);
+  if (found === null) return { fields: {}, doubts: [] };
+  const { machine, doubts } = found;
+  const because = cells.oneOf("outside", OUTSIDE_REASONS);
+  const tell = cells.text("tell");
+  if (because === null && tell !== null && cells.word("outside") === null) {
+    cells.refuse("outside", `why it is for others: ${OUTSIDE_REASONS.join(" or ")}`);
+  }
+  const fields = {
+    machine: machine.id,
+    name,
+    regimes: regimesOf(rows, machine, before),
+    regime: cells.word("regime"),
+    regimeReason: cells.text("regimeReason"),
+    anchor: cells.oneOf("anchor", ["done", "grid"]),
+    combine: cells.oneOf("combine", ["first", "last"]),
+    nth: nthOf(cells, machine.id, names) ?? null,
+    follows: followsOf(cells, machine, names) ?? null,
+    eachUse: cells.oneOf("eachUse", ["before", "after"]),
+    note: cells.text("note"),
+    ladder: cells.text("ladder"),
+    access: cells.text("access"),
+    minutes: cells.figure("minutes"),
+    outside: because === null ? null : { because, ...(tell === null ? {} : { tell }) },
+  };
+  return { fields: saidOnly(fields), doubts };
+}
+
+function limitCells(limit: Limit): Record<string, string | number | null | undefined> {
+  const { grace, hard } = limit;
+  const both = { grace, hard: yesOrNo(hard), for: joinWords(limit.for ?? []) };
+  if (isMeterLimit(limit)) {
+    return { ...both, meter: limit.meter, every: limit.every, at: joinWords(limit.at ?? []) };
+  }
+  const { months, days, from } = limit;
+  return { ...both, months, days, from };
+}
+
+type Cells = Readonly<Record<string, string | number | null | undefined>>;
+
+/** A row each limit, school by school; one without any where a task has none. */
+function limitRows(task: Task): readonly Cells[] {
+  const rows = Object.entries(task.regimes ?? {}).flatMap(([school, limits]): Cells[] =>
+    limits.length === 0 ? [{ school }] : limits.map((limit) => ({ school, ...limitCells(limit) })),
+  );
+  return rows.length === 0 ? [{}] : rows;
+}
+
+function ownCells(task: Task, names: CsvNames): Cells {
+  const { regime, regimeReason, anchor, combine, eachUse, note, ladder, access, minutes } = task;
+  const nameOf = (id: TaskId | undefined): string | null =>
+    id === undefined ? null : names.nameOfTask(task.machine, id);
+  return {
+    ...{ regime, regimeReason, anchor, combine, eachUse, note, ladder, access, minutes },
+    ...{ nthOf: nameOf(task.nth?.of), nthEvery: task.nth?.every },
+    ...{ followsTask: nameOf(task.follows?.task), followsMeter: task.follows?.meter },
+    ...{ followsAmount: task.follows?.amount, followsDays: task.follows?.days },
+    ...{ outside: task.outside?.because, tell: task.outside?.tell },
+  };
+}
+
+/** The row and column of a place within a task, such as the months of its second limit. */
+function placeOf(path: IssuePath, rows: CsvRows): { cells: CsvCells; key: string } {
+  const [field, school, index, part] = path;
+  const [first] = rows;
+  if (field === "nth") return { cells: first, key: school === "every" ? "nthEvery" : "nthOf" };
+  if (field === "follows") {
+    const key = school === "amount" || school === "days" ? `follows-${school}` : "";
+    const columns: Readonly<Record<string, string>> = {
+      "follows-amount": "followsAmount",
+      "follows-days": "followsDays",
+    };
+    return { cells: first, key: columns[key] ?? "followsTask" };
+  }
+  if (field === "outside") return { cells: first, key: "outside" };
+  if (field !== "regimes") return { cells: first, key: String(field) };
+  const speaking = rows.filter(
+    (row) =>
+      schoolOf(row) === school &&
+      ["every", "at", "months", "days"].some((key) => row.text(key) !== null),
+  );
+  const cells = speaking[Number(index)] ?? speaking.at(-1) ?? first;
+  const fallback = ["every", "at", "months", "days"].find((key) => cells.text(key) !== null);
+  return { cells, key: part === undefined ? (fallback ?? "every") : String(part) };
+}
+
+/** Tasks in a table: a row each limit, one where there is none. */
+export const TASK_ROWS: CsvShape<"tasks"> = {
+  columnOf: { regimes: "every", nth: "nthOf", follows: "followsTask" },
+  ofEachRow: new Set([
+    "school",
+    "meter",
+    "every",
+    "at",
+    "months",
+    "days",
+    "from",
+    "grace",
+    "hard",
+    "for",
+  ]),
+  groupOf: (cells, names) => {
+    const name = cells.word("name");
+    const tag = cells.word("machine") ?? "";
+    const meant = names.machine(tag);
+    const machine = cells.word("machineId") ?? (meant.code === "one" ? meant.thing.id : tag);
+    return name === null ? null : JSON.stringify([machine, name.toLowerCase()]);
+  },
+  read,
+  likeness: ({ machine, name }) => JSON.stringify([machine, String(name).trim().toLowerCase()]),
+  placeOf,
+  write: (task, names) => {
+    const own = ownCells(task, names);
+    return limitRows(task).map((limit, index) =>
+      cellsOf({
+        machine: names.machineOf(task.machine)?.tag,
+        name: task.name,
+        ...(index === 0 ? own : {}),
+        ...limit,
+        machineId: task.machine,
+        id: task.id,
+      }),
+    );
+  },
+};
