@@ -59,6 +59,9 @@ export interface SavedEach<Issue> {
   readonly refused: ReadonlyMap<MachineId, Issue | MachineMissing>;
 }
 
+/** Told, while a change is being made, how many of its records are written. */
+export type OnWritten = (records: number) => void;
+
 /** What stands in the way of a change made up beforehand. */
 export type ChangeRefusal =
   /** What it would change no longer stands as it did. */
@@ -155,8 +158,17 @@ export interface BookStorage extends BoardSource {
     command: SharedCommand<Issue>,
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue>>;
-  /** Makes a change that was made up beforehand, all or nothing, counted as changed in this copy where `isNew`: only while everything it changes still stands as it did, and only where the book stays whole. */
-  apply(change: Change, now: string, isNew?: boolean): Promise<Result<Saved, ChangeRefusal>>;
+  /**
+   * Makes a change that was made up beforehand, all or nothing, counted as changed in this copy where
+   * `isNew`: only while everything it changes still stands as it did, and only where the book stays
+   * whole. `onWritten` is told how many records are written as it goes; where it throws, nothing is.
+   */
+  apply(
+    change: Change,
+    now: string,
+    isNew?: boolean,
+    onWritten?: OnWritten,
+  ): Promise<Result<Saved, ChangeRefusal>>;
   /** Takes back the change of a journal line, by a change of its own. */
   takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>>;
   /** Keeps a picture under its hash; one that is there already stays. */

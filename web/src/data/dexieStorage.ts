@@ -24,6 +24,7 @@ import type {
   ExportNote,
   MachineCommand,
   MachineMissing,
+  OnWritten,
   Saved,
   SavedEach,
   SharedCommand,
@@ -180,11 +181,16 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     });
   }
 
-  async apply(change: Change, now: string, isNew = false): Promise<Result<Saved, ChangeRefusal>> {
+  async apply(
+    change: Change,
+    now: string,
+    isNew = false,
+    onWritten?: OnWritten,
+  ): Promise<Result<Saved, ChangeRefusal>> {
     const code = await writingCode();
     return this.refusable(async () => {
       const counted = isNew ? code.stamped(change, await this.copy()) : change;
-      return this.applyNow(counted, now, code);
+      return this.applyNow(counted, now, code, onWritten);
     });
   }
 
@@ -292,11 +298,12 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     change: Change,
     now: string,
     { changedElsewhere, contradiction, writeChange }: WritingCode,
+    onWritten?: OnWritten,
   ): Promise<Result<Saved, ChangeRefusal>> {
     const { database } = this;
     const elsewhere = await changedElsewhere(database, change);
     if (elsewhere !== null) throw new Refused(elsewhere);
-    const saved = await writeChange(database, change, now);
+    const saved = await writeChange(database, change, now, onWritten);
     const issue = await contradiction(database, change, saved.machines);
     if (issue !== null) throw new Refused({ code: "still-needed", issue });
     return success({ seq: saved.seq, change });

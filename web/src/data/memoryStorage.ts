@@ -39,6 +39,7 @@ import type {
   JournalLine,
   MachineCommand,
   MachineMissing,
+  OnWritten,
   Saved,
   SavedEach,
   SharedCommand,
@@ -178,8 +179,14 @@ export class MemoryStorage implements BookStorage {
     return this.run((context) => command(shared, context), surroundings);
   }
 
-  apply(change: Change, now: string, isNew = false): Promise<Result<Saved, ChangeRefusal>> {
+  async apply(
+    change: Change,
+    now: string,
+    isNew = false,
+    onWritten?: OnWritten,
+  ): Promise<Result<Saved, ChangeRefusal>> {
     const counted = isNew ? stamped(change, this.name) : change;
+    onWritten?.(change.records.length);
     return Promise.resolve(this.applyNow(counted, now));
   }
 

@@ -21,7 +21,7 @@ import {
 import { isEqual } from "es-toolkit";
 import { headOf, readMachineBooks, readPlates, tableOf } from "./bookSlices.js";
 import type { BookDatabase } from "./bookDatabase.js";
-import type { ChangeRefusal, Saved } from "./bookStorage.js";
+import type { ChangeRefusal, OnWritten, Saved } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
 import { referenceKey, rowOf, textOf } from "./rows.js";
 
@@ -29,6 +29,8 @@ import { referenceKey, rowOf, textOf } from "./rows.js";
 const JOURNAL_LENGTH = 5000;
 /** A change to more machines than this is checked against the whole book at once. */
 const MANY_MACHINES = 50;
+/** So many records are written at a time, so that a long change can be followed and ended. */
+const RECORDS_AT_ONCE = 1000;
 
 /** The whole book, within the running transaction. */
 export async function wholeBook(database: BookDatabase): Promise<Book> {
@@ -140,12 +142,20 @@ export async function writeChange(
   database: BookDatabase,
   change: Change,
   now: string,
+  onWritten?: OnWritten,
 ): Promise<Saved & { readonly machines: readonly MachineId[] }> {
   const machines = machinesNamed(change);
+  let written = 0;
   for (const section of SECTIONS) {
-    const changes = change.records.filter((record) => record.section === section);
-    if (changes.length === 0) continue;
-    for (const machine of await writeSection(database, section, changes)) machines.add(machine);
+    const all = change.records.filter((record) => record.section === section);
+    const after = all.flatMap((record) => record.after ?? []);
+    const machineOf = new Map(after.map((record) => [idOf(record), textOf(record, "machine")]));
+    for (let from = 0; from < all.length; from += RECORDS_AT_ONCE) {
+      const changes = all.slice(from, from + RECORDS_AT_ONCE);
+      const moved = await writeSection(database, section, changes, machineOf);
+      for (const machine of moved) machines.add(machine);
+      onWritten?.((written += changes.length));
+    }
   }
   const fields = fieldsOf(change);
   if (fields.length > 0) {
@@ -175,11 +185,15 @@ async function keepLastSeq(database: BookDatabase, change: Change): Promise<void
 const idOf = (record: object): string => textOf(record, "id");
 const replacedBy = (record: object): string => textOf(record, "replaces");
 
-/** Writes the changes to one section; answers the machines of the records that are replaced or were. */
+/**
+ * Writes changes to one section; `machines` are those of all records that the whole change puts there.
+ * Answers the machines of the records that are replaced or were.
+ */
 async function writeSection(
   database: BookDatabase,
   section: Section,
   changes: readonly RecordChange[],
+  machines: ReadonlyMap<string, string>,
 ): Promise<MachineId[]> {
   const table = tableOf(database, section);
   const put = changes.flatMap(({ after }) => after ?? []);
@@ -191,7 +205,6 @@ async function writeSection(
   const stored = new Map(looked.flatMap((row) => (row === undefined ? [] : [[row.id, row]])));
   const machineOf = (id: string): string | null =>
     machines.get(id) ?? stored.get(id)?.machine ?? null;
-  const machines = new Map(put.map((record) => [idOf(record), textOf(record, "machine")]));
   let place = (await table.orderBy("place").last())?.place ?? -1;
   const rows = put.map((record) =>
     rowOf(

@@ -60,7 +60,8 @@ export function tableIssues(table: CsvTable, { kind, columns }: CsvReading): Csv
         ]
       : [],
   );
-  const isEmpty = table.rows.length <= 1 && table.broken.length === 0;
+  const isBlank = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === "");
+  const isEmpty = table.rows.slice(1).every(isBlank) && table.broken.length === 0;
   const none = isEmpty ? [issue(null, "", "rows below the headings")] : [];
   return [...missing, ...twice, ...none];
 }

@@ -19,7 +19,10 @@ function meterOf(cells: CsvCells, before: Machine | null): Meter | null {
     stoppedOn: cells.date("stoppedOn"),
     staleAfterDays: cells.figure("staleAfterDays"),
   };
-  if (id === null) return null;
+  if (id === null) {
+    const isSaid = Object.values(said).some((value) => value !== null);
+    return isSaid ? cells.refuse("meter", "which meter the row speaks of") : null;
+  }
   const known = (before?.meters ?? []).find((meter) => meter.id === id);
   const counts = unit ?? known?.unit ?? null;
   if (counts === null) return cells.refuse("unit", "km, mi or h, in which the meter counts");

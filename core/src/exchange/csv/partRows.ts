@@ -8,10 +8,9 @@ function priceOf(cells: CsvCells): Price | null {
   const on = cells.date("on");
   const source = cells.word("source");
   if (price === null) {
-    // A source alone says nothing; a price that cannot be read has been noted.
-    return cells.word("price") === null && on !== null
-      ? cells.refuse("price", "the price of that day")
-      : null;
+    // A price that cannot be read has been noted.
+    const isSaid = cells.word("price") === null && (source ?? cells.word("on")) !== null;
+    return isSaid ? cells.refuse("price", "the price there, or neither source nor day") : null;
   }
   if (source === null) return cells.refuse("source", "where it costs that much");
   return { source, price, ...(on === null ? {} : { on }) };

@@ -37,6 +37,8 @@ interface Identified {
   readonly isThere: boolean;
   /** The first row that says the same without an id. */
   readonly repeats: number | null;
+  /** What a dated record says, which nothing in the book changes; null where it is read beside the book's. */
+  readonly said: CsvSaid | null;
 }
 
 const NOT_YET = 0;
@@ -116,21 +118,24 @@ class RecordReader {
   /** Which record of the book a group stands for: that of its id, else the one it is alike to. */
   identify(group: CsvGroup): Identified {
     const byId = this.known.get(group.id ?? "") ?? null;
-    const nobody = { group, before: byId, isThere: false, repeats: null };
+    const nobody = { group, before: byId, isThere: false, repeats: null, said: null };
     if (byId !== null) return { ...nobody, id: byId.id };
     const noted = group.rows.map(({ issues }) => issues.length);
-    const { fields } = this.shape.read(group.rows, this.names, null);
+    const read = this.shape.read(group.rows, this.names, null);
+    const { fields } = read;
     // Read only to see what it is; what is wrong with it is noted when it is read beside the record.
     const isRead = group.rows.every(({ issues }, index) => issues.length === noted[index]);
-    group.rows.forEach(({ issues }, index) => issues.splice(noted[index] ?? 0));
+    if (!this.isDated) {
+      group.rows.forEach(({ issues }, index) => issues.splice(noted[index] ?? 0));
+    }
     const key = this.shape.likeness(fields);
     const found = group.id === null ? this.recordAlike(key, fields, group) : null;
     const id = group.id ?? (this.isDated ? null : found?.id) ?? this.context.newId();
     const repeats = this.isDated && group.id === null && isRead ? this.repeats(key, group) : null;
     if (this.kind === "tasks" && found === null) this.nameTask(id, fields);
     return this.isDated
-      ? { group, id, before: null, isThere: found !== null, repeats }
-      : { group, id, before: found, isThere: false, repeats };
+      ? { group, id, before: null, isThere: found !== null, repeats, said: read }
+      : { group, id, before: found, isThere: false, repeats, said: null };
   }
 
   /** The first row that says the same, where this is not the first. */
@@ -159,10 +164,10 @@ class RecordReader {
     this.names.addTask(task);
   }
 
-  item({ group, id, before, isThere, repeats }: Identified): CsvItem {
+  item({ group, id, before, isThere, repeats, said: read }: Identified): CsvItem {
     const { rows } = group;
     const [cells] = rows;
-    const said = this.shape.read(rows, this.names, before);
+    const said = read ?? this.shape.read(rows, this.names, before);
     const over = withoutMissing(
       this.kind,
       id,

@@ -24,6 +24,18 @@ function schoolOf(cells: CsvCells): string {
   return cells.text("school") ?? USUAL;
 }
 
+/** What says something of a limit, and nothing where the row has none. */
+const OF_A_LIMIT = ["meter", "grace", "hard", "from", "for"];
+
+/** Notes cells that would otherwise be passed over in silence. */
+function refuseIdle(cells: CsvCells, keys: readonly string[]): void {
+  for (const key of keys) {
+    if (cells.word(key) === null) continue;
+    const needed = key === "meter" ? "every or at" : "every, at, months or days";
+    cells.refuse(key, `a limit in the same row that it belongs to: ${needed}`);
+  }
+}
+
 /** What a row says of limits: none, one, or one by meter and one by calendar; null where it speaks of none. */
 function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   const every = cells.measure("every");
@@ -32,6 +44,7 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   const onMeter = every !== null || at !== null;
   const onCalendar = Object.keys(calendar).length > 0;
   const school = schoolOf(cells);
+  if (!onMeter) refuseIdle(cells, onCalendar ? ["meter"] : OF_A_LIMIT);
   if (!onMeter && !onCalendar) {
     return cells.text("school") === null ? null : { cells, school, limits: [] };
   }
@@ -91,6 +104,9 @@ function otherTask(
 function nthOf(cells: CsvCells, machine: MachineId, names: CsvNames): Task["nth"] {
   const of = otherTask(cells, "nthOf", machine, names);
   const every = cells.figure("nthEvery");
+  if (of === null && every !== null && cells.word("nthOf") === null) {
+    return cells.refuse("nthOf", "with the turns of which task");
+  }
   if (of === null) return null;
   return every === null
     ? cells.refuse("nthEvery", "with every how many of its turns, a whole number above 0")
@@ -101,6 +117,9 @@ function followsOf(cells: CsvCells, machine: Machine, names: CsvNames): Task["fo
   const task = otherTask(cells, "followsTask", machine.id, names);
   const amount = cells.figure("followsAmount");
   const days = cells.figure("followsDays");
+  if (task === null && cells.word("followsTask") === null && (amount ?? days) !== null) {
+    return cells.refuse("followsTask", "after which task");
+  }
   if (task === null) return null;
   if (amount === null) return { task, ...(days === null ? {} : { days }) };
   const meter = meterOfRow(cells, "followsMeter", machine)?.id as MeterId;
