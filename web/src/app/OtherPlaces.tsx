@@ -19,6 +19,7 @@ const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
 const Books = lazy(() => import("../places/books/Books.js"));
 const HandOver = lazy(() => import("../places/books/HandOver.js"));
 const Preferences = lazy(() => import("../places/preferences/Preferences.js"));
+const TablesPage = lazy(() => import("../places/tables/TablesPage.js"));
 const NotFound = lazy(() => import("./NotFound.js"));
 
 /** The addresses of all places but the first; each place loads its own code. */
@@ -43,6 +44,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/books" element={<Books />} />
       <Route path="/hand-over" element={<HandOver />} />
       <Route path="/preferences" element={<Preferences />} />
+      <Route path="/tables" element={<TablesPage />} />
       <Route path="*" element={<NotFound />} />
     </Routes>
   );

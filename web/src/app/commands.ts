@@ -50,6 +50,7 @@ export function commandsOf(
     ...(undone === undefined ? [] : [step(`Do again: ${undone.words}`, "Ctrl+Shift+Z", "redo")]),
     go("Books", "/books", "open file new export duplicate delete rename backup demonstration"),
     go("Hand-over", "/hand-over", "merge take in another device file"),
+    go("Tables in and out", "/tables", "csv spreadsheet import export columns"),
     go("Preferences", "/preferences", "settings theme units figures keys windows"),
     {
       name: "Day theme",

@@ -2,9 +2,9 @@ import { formatDay } from "@yonderfell/core";
 import type { BookStorage } from "../data/bookStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import { exportFileName } from "../words/exportFileName.js";
+import { downloadFile } from "./downloadFile.js";
 import { currentDay } from "./today.js";
 
-const KEEP_ADDRESS_MS = 60_000;
 /** A whole book as a file, with the name it gets today. */
 export async function bookFile(
   entry: BookEntry,
@@ -22,13 +22,7 @@ export async function exportBook(
   now: Date,
 ): Promise<string> {
   const { name, file, seq } = await bookFile(entry, now);
-  const address = URL.createObjectURL(file);
-  const link = document.createElement("a");
-  link.href = address;
-  link.download = name;
-  link.click();
-  // The browser reads the file after this call returns, so its address is given up only later.
-  setTimeout(() => URL.revokeObjectURL(address), KEEP_ADDRESS_MS);
+  downloadFile(file, name);
   await storage.noteExport({ seq, at: now.toISOString() });
   return name;
 }

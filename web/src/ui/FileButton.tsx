@@ -2,17 +2,19 @@ import { FolderOpen } from "lucide-react";
 import { useRef, type ReactElement } from "react";
 import { QUIET_BUTTON } from "./buttons.js";
 
-/** Chooses a book file from the device. */
+/** Chooses a file from the device: a book, unless other kinds are named. */
 export function FileButton({
   label,
   onFile,
   look = QUIET_BUTTON,
   isDisabled = false,
+  accept = ".json,.zip,application/json,application/zip",
 }: {
   readonly label: string;
   readonly onFile: (file: File) => void;
   readonly look?: string;
   readonly isDisabled?: boolean;
+  readonly accept?: string;
 }): ReactElement {
   const input = useRef<HTMLInputElement>(null);
   return (
@@ -29,7 +31,7 @@ export function FileButton({
       <input
         ref={input}
         type="file"
-        accept=".json,.zip,application/json,application/zip"
+        accept={accept}
         className="hidden"
         aria-label={label}
         tabIndex={-1}

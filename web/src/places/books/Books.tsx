@@ -52,6 +52,13 @@ export default function Books(): ReactElement {
             </Link>
             . Nothing is dropped; what differs is put side by side.
           </p>
+          <p className="max-w-[60ch]">
+            Machines, readings, tasks, parts and the log as{" "}
+            <Link to="/tables" className="text-clear underline">
+              tables in and out
+            </Link>
+            , for a spreadsheet or from one.
+          </p>
           <p>
             <Link to="/preferences" className="text-clear underline">
               Preferences

@@ -1,0 +1,67 @@
+import type { CsvKind } from "@yonderfell/core";
+import { proxy } from "comlink";
+import { useState } from "react";
+import { notifyChange } from "../../app/notify.js";
+import { useBook } from "../../app/openBook.js";
+import { useAppDispatch } from "../../app/store.js";
+import { changeMade } from "../../app/undo.js";
+import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { errorWords } from "../../words/errorWords.js";
+import { countedKind, tableRefusalWords } from "../../words/tableWords.js";
+import type { TableChoices, TablePlan } from "../../work/tables.js";
+import { tables } from "../../work/tablesClient.js";
+import type { OpenTable } from "./useTable.js";
+
+/** What has become of bringing a table in. */
+export type KeepState =
+  | { readonly code: "none" }
+  | { readonly code: "keeping"; readonly share: number }
+  | { readonly code: "refused"; readonly words: string };
+
+/** How many records would be written with what a person has said of those in doubt. */
+export function takenCount(plan: TablePlan, { codes, rows }: TableChoices): number {
+  return plan.groups.reduce((sum, { code, count, items }) => {
+    const isTaken = codes.includes(code);
+    const otherwise = items.filter(({ row }) => (rows.get(row) ?? isTaken) !== isTaken).length;
+    return sum + (isTaken ? count - otherwise : otherwise);
+  }, plan.sure);
+}
+
+/** Brings the table in that was looked at, as one change; says how far it is, and why it could not. */
+export function useKeepTable(
+  table: OpenTable,
+  kind: CsvKind,
+  choices: TableChoices,
+  onDone: (words: string) => void,
+): {
+  readonly state: KeepState;
+  readonly keep: () => Promise<void>;
+  readonly stop: () => void;
+} {
+  const { entry } = useBook();
+  const dispatch = useAppDispatch();
+  const once = useOneAtATime();
+  const [state, setState] = useState<KeepState>({ code: "none" });
+  const keepNow = async (): Promise<void> => {
+    setState({ code: "keeping", share: 0 });
+    const onProgress = (share: number): void =>
+      setState((now) => (now.code === "keeping" ? { code: "keeping", share } : now));
+    const now = new Date().toISOString();
+    const result = await tables().keep(entry.database, choices, now, proxy(onProgress));
+    if (!result.ok) {
+      const [refusal] = result.issues;
+      const words = refusal === undefined ? "" : tableRefusalWords(refusal);
+      return setState({ code: "refused", words });
+    }
+    const { seq, records } = result.value;
+    const words = `${countedKind(records, kind)} from ${table.file}`;
+    dispatch(changeMade({ seq, words }));
+    notifyChange(`Saved: ${words}.`);
+    onDone(`Brought in: ${words}.`);
+  };
+  const keep = (): Promise<void> =>
+    once(() =>
+      keepNow().catch((error: unknown) => setState({ code: "refused", words: errorWords(error) })),
+    );
+  return { state, keep, stop: () => void tables().cancel() };
+}

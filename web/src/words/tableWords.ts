@@ -1,0 +1,163 @@
+import {
+  CSV_COLUMNS,
+  dayOf,
+  type CsvDoubt,
+  type CsvItem,
+  type CsvKind,
+  type DateOrder,
+  type DecimalSign,
+} from "@yonderfell/core";
+import type { TablePlan, TableRefusal } from "../work/tables.js";
+import { counted, figure, fullDate } from "./format.js";
+import { fieldWords, handOverRefusalWords, valueWords } from "./handOverWords.js";
+import { doubtWordsFor } from "./readingWords.js";
+
+const KINDS: Readonly<Record<CsvKind, readonly [string, string]>> = {
+  machines: ["machine", "machines"],
+  readings: ["reading", "readings"],
+  tasks: ["task", "tasks"],
+  parts: ["part", "parts"],
+  entries: ["entry of the log", "entries of the log"],
+};
+
+/** So many records of a kind: `412 readings`. */
+export function countedKind(count: number, kind: CsvKind): string {
+  return counted(count, ...KINDS[kind]);
+}
+
+/** What a table may hold, with what a row of it is. */
+export const KIND_CHOICES: readonly (readonly [CsvKind, string])[] = [
+  ["machines", "Machines, a row each meter"],
+  ["readings", "Readings, a row each"],
+  ["tasks", "Tasks, a row each limit"],
+  ["parts", "Parts, a row each price"],
+  ["entries", "Entries of the log, a row each"],
+];
+
+/** How dates may be written. */
+export const DATE_CHOICES: readonly (readonly [DateOrder, string])[] = [
+  ["ymd", "2026-04-03 is 3 Apr"],
+  ["dmy", "3/4/2026 is 3 Apr"],
+  ["mdy", "3/4/2026 is 4 Mar"],
+];
+
+/** What may stand before decimals. */
+export const DECIMAL_CHOICES: readonly (readonly [DecimalSign, string])[] = [
+  [".", "1,234.5"],
+  [",", "1.234,5"],
+];
+
+/** In which unit distances may be. */
+export const DISTANCE_CHOICES: readonly (readonly ["" | "km" | "mi", string])[] = [
+  ["", "as each meter counts"],
+  ["km", "kilometres"],
+  ["mi", "miles"],
+];
+
+/** What a column may be taken for. */
+export function columnChoices(kind: CsvKind): readonly (readonly [string, string])[] {
+  return [
+    ["", "Leave it out"],
+    ...CSV_COLUMNS[kind].map(({ key, title }) => [key, title] as const),
+  ];
+}
+
+/** What items in doubt have in common, and what taking them in does. */
+export function doubtGroupWords(code: CsvDoubt["code"]): readonly [string, string] {
+  switch (code) {
+    case "figure-in-doubt":
+      return [
+        "do not agree with the other figures of the meter",
+        "They are kept; a rise counts as confirmed, a figure that goes back is shown as a fault.",
+      ];
+    case "differs":
+      return [
+        "say something else than the book",
+        "They become corrections; what stood stays in the history.",
+      ];
+    case "in-future":
+      return ["are of a day after today", "They are kept and count from their day on."];
+    case "row-short":
+      return ["end before their columns do", "They are taken in as far as they go."];
+    case "repeated":
+      return ["say the same as an earlier row", "They are taken in a second time."];
+    case "tag-alike":
+      return [
+        "fit a machine only when the tag is taken as a number",
+        "They are taken in for that machine.",
+      ];
+    case "work-unknown":
+      return ["name work that is no task of the machine", "The names go into the note."];
+    case "place-unknown":
+      return ["name a place that is not in this book", "The place is added."];
+    case "references-missing":
+      return ["refer to what this book does not have", "They are taken in without that."];
+  }
+}
+
+/** Why an item is in doubt. */
+export function tableDoubtWords(doubt: CsvDoubt): string {
+  switch (doubt.code) {
+    case "figure-in-doubt":
+      return doubtWordsFor(doubt.doubt, doubt.meter);
+    case "differs":
+      return `${differencesWords(doubt.fields)}.`;
+    case "in-future":
+      return `${fullDate(dayOf(doubt.date))} is after today.`;
+    case "row-short":
+      return "The row has fewer cells than there are headings.";
+    case "repeated":
+      return `Row ${figure(doubt.row)} says the same.`;
+    case "tag-alike":
+      return `${doubt.text} is taken for ${doubt.tag}.`;
+    case "work-unknown":
+      return `No task of the machine: ${doubt.names.join("; ")}.`;
+    case "place-unknown":
+      return `New place: ${doubt.name}.`;
+    case "references-missing":
+      return `Some of these are not here: ${doubt.fields.map(fieldWords).join(", ")}.`;
+  }
+}
+
+/** What would be changed, field by field: `kind: van → lorry`. */
+export function differencesWords(fields: CsvItem["fields"]): string {
+  const none = new Map<string, string>();
+  return fields
+    .map(
+      ({ name, ours, theirs }) =>
+        `${fieldWords(name)}: ${valueWords(ours, none)} → ${valueWords(theirs, none)}`,
+    )
+    .join(", ");
+}
+
+/** What a table holds, in one sentence: how many are new, changed, there already, in doubt, unreadable. */
+export function planWords({ kind, counts, groups, isRefused }: TablePlan): string {
+  if (isRefused) return "This table cannot be read as it stands.";
+  const inDoubt = groups.reduce((sum, { count }) => sum + count, 0);
+  const all = counts.new + counts.changed + counts.same + counts.refused;
+  const parts = [
+    [counts.new, "new"],
+    [counts.changed, "changed"],
+    [counts.same, "in the book already"],
+    [counts.refused, "not readable"],
+  ] as const;
+  const said = parts.flatMap(([count, words]) => (count > 0 ? [`${figure(count)} ${words}`] : []));
+  const doubts =
+    inDoubt > 0 ? ` ${figure(inDoubt)} of them ${inDoubt === 1 ? "is" : "are"} in doubt.` : "";
+  return `${countedKind(all, kind)}: ${said.join(", ")}.${doubts}`;
+}
+
+/** Why a table was not brought in, and what to do. */
+export function tableRefusalWords(refusal: TableRefusal): string {
+  switch (refusal.code) {
+    case "cancelled":
+      return "It was stopped; nothing is changed.";
+    case "rows-refused":
+      return `${counted(refusal.count, "row")} cannot be read; put them right in the file, or leave them out.`;
+    case "book-changed":
+      return "The book was changed while this was looked through, here or in another tab. Look again at what it would do now.";
+    case "changed-elsewhere":
+    case "still-needed":
+      return handOverRefusalWords(refusal);
+  }
+}
