@@ -32,6 +32,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["correcting a meter change", "correct/m-bus/meterChanges/c-07-odo", "Save the correction"],
   ["Ledger", "ledger", "The log"],
   ["Books", "books", "Safe and shared"],
+  ["tables", "tables", "Write a table out"],
   ["Preferences", "preferences", "Save the windows"],
   ["welcome", "welcome", "Open the demonstration book"],
 ];
@@ -87,4 +88,8 @@ test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused
   await page.goto(`${address}hand-over`);
   await giveFile(page, "other.json", text.replace('"Library bus"', '"Book bus"'));
   await isSound("They differ: choose what stands");
+  await page.goto(`${address}tables`);
+  const rows = ["Machine,Date,Reading", "07,2026-11-23,5", "07,2026-11-22,nothing"];
+  await giveFile(page, "shed.csv", rows.join("\n"));
+  await isSound("2 readings: 1 new, 1 not readable.");
 });

@@ -95,10 +95,8 @@ export async function storeOf(page: Page): Promise<string> {
   });
 }
 
-/** Goes to the Ledger, exports the open book, and answers the text of the file. */
-export async function exportedText(page: Page, address: string): Promise<string> {
-  await page.goto(`${address}ledger`);
-  await waitForWords(page, "Export the book");
+/** The text of the file that an action hands over as a download. */
+export async function textDownloadedBy(page: Page, act: () => Promise<void>): Promise<string> {
   const waiting = page.evaluate(
     () =>
       new Promise<string>((resolve) => {
@@ -110,8 +108,15 @@ export async function exportedText(page: Page, address: string): Promise<string>
         };
       }),
   );
-  await press(page, "Export the book");
-  const text = await waiting;
+  await act();
+  return waiting;
+}
+
+/** The text of the file the open book is exported to. */
+export async function exportedText(page: Page, address: string): Promise<string> {
+  await page.goto(`${address}ledger`);
+  await waitForWords(page, "Export the book");
+  const text = await textDownloadedBy(page, () => press(page, "Export the book"));
   await waitForWords(page, "The book is in");
   return text;
 }

@@ -17,7 +17,9 @@ import {
   type LogWorkInput,
   type MachineBook,
   type MachineId,
+  type MeterId,
   type PlaceId,
+  type ReadingId,
   type TaskId,
 } from "@yonderfell/core";
 import type { BookStorage } from "../src/data/bookStorage.js";
@@ -230,6 +232,23 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
         issues: [{ code: "still-needed" }],
       });
       expect(await storage.everything()).toEqual(BOOK);
+    });
+
+    test("a change that is stopped while it is written leaves nothing behind", async () => {
+      const readings = Array.from({ length: 2500 }, (_, index) => ({
+        ...{ id: `long-${index}` as ReadingId, seq: 10_000 + index, machine: BUS },
+        ...{ meter: "odo" as MeterId, date: "2026-01-01", value: index },
+      }));
+      const records = readings.map((reading) => put("readings", reading));
+      const told: number[] = [];
+      const stopped = storage.apply({ command: "x", records }, NOW, true, (count) => {
+        told.push(count);
+        throw new Error("stopped");
+      });
+      await expect(stopped).rejects.toThrow("stopped");
+      expect(told).toHaveLength(1);
+      expect(await storage.everything()).toEqual(BOOK);
+      expect(await storage.lastSeq()).toBe(0);
     });
 
     test("what is taken back counts as a change only after it has left in a file", async () => {

@@ -201,8 +201,10 @@ async function writeSection(
     .flatMap(({ before, after }) => [before, after])
     .map((record) => (record === null ? "" : replacedBy(record)))
     .filter((id) => id !== "");
-  const looked = await table.bulkGet([...changes.map(({ id }) => id), ...replaced]);
-  const stored = new Map(looked.flatMap((row) => (row === undefined ? [] : [[row.id, row]])));
+  const known = changes.flatMap(({ id, before }) => (before === null ? [] : [id]));
+  const looked = [...known, ...replaced];
+  const found = looked.length === 0 ? [] : await table.bulkGet(looked);
+  const stored = new Map(found.flatMap((row) => (row === undefined ? [] : [[row.id, row]])));
   const machineOf = (id: string): string | null =>
     machines.get(id) ?? stored.get(id)?.machine ?? null;
   let place = (await table.orderBy("place").last())?.place ?? -1;

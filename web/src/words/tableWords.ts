@@ -62,36 +62,52 @@ export function columnChoices(kind: CsvKind): readonly (readonly [string, string
   ];
 }
 
-/** What items in doubt have in common, and what taking them in does. */
-export function doubtGroupWords(code: CsvDoubt["code"]): readonly [string, string] {
+/** What so many items in doubt have in common, and what taking them in does. */
+export function doubtGroupWords(code: CsvDoubt["code"], count: number): readonly [string, string] {
+  const of = (one: string, many: string): string => `${figure(count)} ${count === 1 ? one : many}`;
   switch (code) {
     case "figure-in-doubt":
       return [
-        "do not agree with the other figures of the meter",
-        "They are kept; a rise counts as confirmed, a figure that goes back is shown as a fault.",
+        of("does not", "do not").concat(" agree with the other figures of the meter"),
+        "A rise counts as confirmed; a figure that goes back is kept and shown as a fault.",
       ];
     case "differs":
       return [
-        "say something else than the book",
-        "They become corrections; what stood stays in the history.",
+        of("says", "say").concat(" something else than the book"),
+        "Each becomes a correction; what stood stays in the history.",
       ];
     case "in-future":
-      return ["are of a day after today", "They are kept and count from their day on."];
+      return [of("is", "are").concat(" of a day after today"), "Each counts from its day on."];
     case "row-short":
-      return ["end before their columns do", "They are taken in as far as they go."];
+      return [
+        of("ends", "end").concat(" before the columns do"),
+        "What is missing is taken as empty.",
+      ];
     case "repeated":
-      return ["say the same as an earlier row", "They are taken in a second time."];
+      return [
+        of("says", "say").concat(" the same as an earlier row"),
+        "It stands in the book twice then.",
+      ];
     case "tag-alike":
       return [
-        "fit a machine only when the tag is taken as a number",
-        "They are taken in for that machine.",
+        of("fits", "fit").concat(" a machine only when the tag is taken as a number"),
+        "It is taken for that machine.",
       ];
     case "work-unknown":
-      return ["name work that is no task of the machine", "The names go into the note."];
+      return [
+        of("names", "name").concat(" work that is no task of the machine"),
+        "Its name goes into the note.",
+      ];
     case "place-unknown":
-      return ["name a place that is not in this book", "The place is added."];
+      return [
+        of("names", "name").concat(" a place this book does not have"),
+        "The place is added.",
+      ];
     case "references-missing":
-      return ["refer to what this book does not have", "They are taken in without that."];
+      return [
+        of("refers", "refer").concat(" to what this book does not have"),
+        "That reference is left out.",
+      ];
   }
 }
 
@@ -142,8 +158,7 @@ export function planWords({ kind, counts, groups, isRefused }: TablePlan): strin
     [counts.refused, "not readable"],
   ] as const;
   const said = parts.flatMap(([count, words]) => (count > 0 ? [`${figure(count)} ${words}`] : []));
-  const doubts =
-    inDoubt > 0 ? ` ${figure(inDoubt)} of them ${inDoubt === 1 ? "is" : "are"} in doubt.` : "";
+  const doubts = inDoubt > 0 ? ` ${figure(inDoubt)} ${inDoubt === 1 ? "is" : "are"} in doubt.` : "";
   return `${countedKind(all, kind)}: ${said.join(", ")}.${doubts}`;
 }
 

@@ -452,7 +452,7 @@ describe("what is wrong with a table", () => {
     ],
     [
       "Machine|Date|Reading|Estimated\nV1|31.2.2026|5|perhaps",
-      'Row 2, Date: expected a date, day, month, year (there is "31.2.2026")',
+      'Row 2, Date: expected a date as day, month, year (there is "31.2.2026")',
     ],
   ])("%s", (text, expected) => {
     expect(issues(plan(FLEET, text, "readings"))[0]).toBe(expected);

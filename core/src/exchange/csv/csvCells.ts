@@ -62,7 +62,7 @@ export class CsvCells {
     const word = this.word(key);
     if (word === null) return null;
     const date = readCsvDate(word, this.format.dates);
-    return date ?? this.refuse(key, `a date, ${DATE_WORDS[this.format.dates]}`);
+    return date ?? this.refuse(key, `a date as ${DATE_WORDS[this.format.dates]}`);
   }
 
   /** A figure of at least zero with the unit behind it, if any. */

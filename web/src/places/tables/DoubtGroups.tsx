@@ -1,7 +1,7 @@
 import type { CsvDoubt } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { CheckField } from "../../ui/fields.js";
-import { counted, figure } from "../../words/format.js";
+import { counted } from "../../words/format.js";
 import { doubtGroupWords, tableDoubtWords } from "../../words/tableWords.js";
 import type { DoubtGroup, TableChoices, TablePlan } from "../../work/tables.js";
 import { RowCells } from "./ShownItems.js";
@@ -31,7 +31,7 @@ function Group({
   onRow,
 }: Omit<DoubtGroupsProps, "plan"> & { readonly group: DoubtGroup }): ReactElement {
   const { code, count, items } = group;
-  const [what, then] = doubtGroupWords(code);
+  const [what, then] = doubtGroupWords(code, count);
   const isTaken = choices.codes.includes(code);
   const rest = count - items.length;
   return (
@@ -41,7 +41,7 @@ function Group({
       data-doubt={code}
     >
       <h3 id={`doubt-${code}`} className="font-bold">
-        {figure(count)} {what}
+        {what}
       </h3>
       <CheckField
         label={
@@ -52,7 +52,7 @@ function Group({
         value={isTaken}
         onChange={(value) => onCode(code, value)}
       />
-      <ul className="max-h-80 overflow-y-auto" tabIndex={0} aria-label={`${count} ${what}`}>
+      <ul className="max-h-80 overflow-y-auto" tabIndex={0} aria-label={what}>
         {items.map((item) => (
           <li key={item.row} className="border-t border-hairline py-1">
             <label className="flex items-start gap-2.5">

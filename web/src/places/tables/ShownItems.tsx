@@ -1,5 +1,4 @@
 import type { ReactElement } from "react";
-import { counted } from "../../words/format.js";
 import { differencesWords } from "../../words/tableWords.js";
 import type { ShownItem } from "../../work/tables.js";
 
@@ -17,7 +16,10 @@ export function ShownItems({
   const rest = items.length - most;
   return (
     <section aria-label={title}>
-      <h3 className="font-bold">{title}</h3>
+      <h3 className="font-bold">
+        {title}
+        {rest > 0 && <span className="font-normal text-quiet">, the first of them</span>}
+      </h3>
       <ul>
         {items.slice(0, most).map((item) => (
           <li key={item.row} className="border-t border-hairline py-1">
@@ -28,7 +30,6 @@ export function ShownItems({
           </li>
         ))}
       </ul>
-      {rest > 0 && <p className="text-quiet">and {counted(rest, "more", "more")}</p>}
     </section>
   );
 }

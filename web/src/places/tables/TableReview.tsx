@@ -73,7 +73,7 @@ function Planned({
       <Unreadable plan={plan} value={choices.leavesRefused} onChange={setLeavesRefused} />
       <DoubtGroups plan={plan} choices={choices} onCode={setCode} onRow={setRow} />
       <ShownItems title="Changed" items={plan.changed} />
-      {!plan.isRefused && <ShownItems title="New, the first of them" items={plan.fresh} most={8} />}
+      {!plan.isRefused && <ShownItems title="New" items={plan.fresh} most={8} />}
       {state.code === "refused" && <NotBroughtIn words={state.words} onAgain={onAgain} />}
       <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t border-rule bg-ground py-3">
         <button
@@ -122,7 +122,7 @@ function Unreadable({
   readonly value: boolean;
   readonly onChange: (value: boolean) => void;
 }): ReactElement | null {
-  const { issues, issueCount, isRefused, counts } = plan;
+  const { issues, issueCount, isRefused } = plan;
   if (issueCount === 0) return null;
   const rest = issueCount - issues.length;
   return (
@@ -140,7 +140,7 @@ function Unreadable({
       {rest > 0 && <p className="mt-1 text-quiet">and {counted(rest, "more", "more")}</p>}
       {!isRefused && (
         <CheckField
-          label={`Leave out what cannot be read (${counted(counts.refused, "record")})`}
+          label="Leave out what cannot be read, and bring in the rest"
           value={value}
           onChange={onChange}
         />

@@ -60,6 +60,7 @@ export function TakenFor({ table, onKind, onColumn, onFormat }: TakenForProps): 
       </div>
       <NotSure isSure={isSure} />
       <h3 className="mt-5 font-bold">Columns</h3>
+      <LeftOut table={table} />
       <ul>
         {opened.headings.map((heading, index) => (
           <Column
@@ -84,6 +85,21 @@ function NotSure({ isSure }: Pick<OpenTable, "isSure">): ReactElement | null {
       {!isSure.dates && "Its dates could be read in another order. "}
       {!isSure.decimal && "Its figures could be read with the other decimal sign. "}
       Check that the choice above is right.
+    </p>
+  );
+}
+
+/** Which columns are not brought in: nothing of a file goes missing unsaid. */
+function LeftOut({
+  table: { opened, reading },
+}: Pick<TakenForProps, "table">): ReactElement | null {
+  const out = opened.headings.filter(
+    (_, index) => (reading.columns[index] ?? null) === null && opened.samples[index]?.length !== 0,
+  );
+  if (out.length === 0) return null;
+  return (
+    <p className="text-fine text-due">
+      {counted(out.length, "column")} left out: {out.join(", ")}
     </p>
   );
 }
