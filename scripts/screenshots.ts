@@ -74,7 +74,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: "ledger", path: "ledger", wait: "The log" },
   { name: "books", path: "books", wait: "Safe and shared" },
-  { name: "preferences", path: "preferences", wait: "Save the windows" },
+  { name: "tables", path: "tables", wait: "Write a table out", then: table },
   { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];
 
@@ -95,6 +95,21 @@ async function handOver({ page, address }: RunningApplication): Promise<void> {
   await page.goto(`${address}hand-over`);
   await giveFile(page, "from-the-phone.yonderfell.json", JSON.stringify(other));
   await waitForWords(page, "They differ: choose what stands");
+}
+
+/** A table of a shed's own, with something in doubt and something that cannot be read. */
+async function table({ page }: RunningApplication): Promise<void> {
+  const rows = [
+    "Fleet no;Odometer (km);Read on;Driver;Remarks",
+    "07;11 195;22.11.2026;E.T.;",
+    "07;10 010;20.11.2026;E.T.;after the round",
+    "7;11 230;23.11.2026;;",
+    "21;105 301,5;21.11.2026;;",
+    "21;105 320;22.11.2026;;by the pump",
+    "12;thirteen;19.11.2026;;",
+  ];
+  await giveFile(page, "shed-book.csv", rows.join("\r\n"));
+  await waitForWords(page, "not readable");
 }
 
 async function take(app: RunningApplication, shot: Shot): Promise<void> {
