@@ -4,6 +4,8 @@ import {
   dayOf,
   formatDay,
   machinePlateOf,
+  planOffers,
+  planOfMachine,
   plateFindings,
   readBookData,
   reckonBook,
@@ -118,4 +120,24 @@ test("plans hold a ladder, an every-third task, a raised code, a postponed chang
   const lorry = (book.machines ?? []).find((one) => one.baseline);
   expect(lorry?.baseline?.finished ?? null).toBeNull();
   expect(lorry?.baseline?.left).toEqual(["t-lorry-axle"]);
+});
+
+test("two sister machines share tasks, one of which has changed at the sister since", () => {
+  const book = demonstrationBook(TODAY);
+  const machines = book.machines ?? [];
+  const tasks = book.tasks ?? [];
+  const sister = machines.find(({ id }) => id === "m-bus");
+  const own = machines.find(({ id }) => id === "m-minibus");
+  if (sister === undefined || own === undefined) throw new Error("both are in the book");
+  expect(own.kind).toBe(sister.kind);
+  const plan = planOfMachine(
+    sister,
+    tasks.filter(({ machine }) => machine === sister.id),
+  );
+  const offers = planOffers(plan, own, tasks, (key) => `new-${key}`);
+  const standing = offers.filter((offer) => offer.standing !== "new");
+  expect(standing.map((offer) => [offer.own?.id, offer.standing])).toEqual([
+    ["t-mini-brake", "changed"],
+    ["t-mini-brakes", "same"],
+  ]);
 });

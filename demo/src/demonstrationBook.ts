@@ -4,6 +4,7 @@ import {
   BOOK_VERSION,
   formatDay,
   partsFromDay,
+  planOfMachine,
   type Book,
   type DayNumber,
   type Entry,
@@ -48,14 +49,15 @@ export function demonstrationBook(today: DayNumber): Book {
     trailOf(machine, today, seededRandom(SEED + index)),
   );
   const numbered = inOrder(trails);
+  const machines = MACHINES.map((machine) => machineOf(machine, today));
   return {
     format: BOOK_FORMAT,
     version: BOOK_VERSION,
     name: DEMONSTRATION_NAME,
     settings: { dueWithinDays: 7, leadDays: 30, staleAfterDays: 45, currency: "cr" },
-    machines: MACHINES.map((machine) => machineOf(machine, today)),
+    machines,
     ...numbered,
-    tasks: MACHINES.flatMap(tasksOf),
+    tasks: withOrigins(MACHINES.flatMap(tasksOf), machines),
     ...plates(),
     parts: PARTS,
     products: PRODUCTS,
@@ -128,8 +130,31 @@ function plates(): Pick<Book, "fluids" | "servicePoints" | "specifications" | "f
 }
 
 function tasksOf(machine: ScenarioMachine): Task[] {
-  return machine.tasks.map(({ doneDaysAgo: _days, doneRunAgo: _run, ...task }) => {
-    return { ...task, machine: machine.id } as Task;
+  return machine.tasks.map(
+    ({ doneDaysAgo: _days, doneRunAgo: _run, copiedFrom: _from, ...task }) => {
+      return { ...task, machine: machine.id } as Task;
+    },
+  );
+}
+
+/** Tasks with where they were copied from: a sister's task as it stood then. */
+function withOrigins(tasks: readonly Task[], machines: readonly Machine[]): Task[] {
+  const scenarios = MACHINES.flatMap((machine) => machine.tasks);
+  return tasks.map((task) => {
+    const from = scenarios.find(({ id }) => id === task.id)?.copiedFrom;
+    const sister = machines.find(({ id }) => id === from?.machine);
+    if (from === undefined || sister === undefined) return task;
+    const plan = planOfMachine(
+      sister,
+      tasks.filter(({ machine }) => machine === sister.id),
+    );
+    const copied = plan.tasks.find(({ key }) => key === from.task);
+    const { schools } = from;
+    const regimes = Object.entries(copied?.regimes ?? {}).filter(
+      ([school]) => schools === undefined || schools.includes(school),
+    );
+    const as = JSON.stringify({ ...copied, regimes: Object.fromEntries(regimes) });
+    return { ...task, origin: { plan: null, machine: sister.id, key: from.task, as } };
   });
 }
 

@@ -44,6 +44,12 @@ export interface ScenarioTask {
   readonly uses?: readonly { readonly fluid: string; readonly condition?: string }[];
   readonly outside?: NonNullable<Task["outside"]>;
   readonly note?: string;
+  /** The task of a sister machine it was copied from, and the schools that one had then. */
+  readonly copiedFrom?: {
+    readonly machine: string;
+    readonly task: string;
+    readonly schools?: readonly string[];
+  };
   readonly doneDaysAgo: readonly number[];
   /** Also done when the meter had so much less on it than today: keeps its state whatever the season. */
   readonly doneRunAgo?: { readonly meter: string; readonly amounts: readonly number[] };
