@@ -43,7 +43,7 @@ export function LimitFields({
       onChange={onChange}
     >
       {(row, field) => (
-        <div className="grid gap-x-4 sm:grid-cols-[7rem_12rem_1fr_6rem]">
+        <div className="grid gap-x-4 gap-y-2 sm:grid-cols-[7rem_12rem_1fr_6rem]">
           <TextField
             label="Every"
             isMono
@@ -53,14 +53,14 @@ export function LimitFields({
           <SelectField label="Counted in" choices={by} {...field("by")} />
           <WhereFrom row={row} field={field} isGrid={isGrid} />
           <TextField label="Grace" isMono {...field("grace")} />
-          <div className="flex flex-wrap items-end gap-x-6 sm:col-span-4">
+          <div className="sm:col-span-2 sm:self-end">
             <CheckField label="Required by law or warranty: no grace" {...field("hard")} />
-            {(usesFluid || row.products !== "") && (
-              <div className="min-w-[16rem] flex-1">
-                <TextField label={PRODUCTS} {...field("products")} />
-              </div>
-            )}
           </div>
+          {(usesFluid || row.products !== "") && (
+            <div className="sm:col-span-2">
+              <TextField label={PRODUCTS} {...field("products")} />
+            </div>
+          )}
         </div>
       )}
     </RowsField>

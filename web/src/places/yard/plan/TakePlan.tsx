@@ -24,7 +24,7 @@ import { errorWords } from "../../../words/errorWords.js";
 import { counted } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
-import { applyIssueWords, notApplicableWords, sisterWords } from "./planWords.js";
+import { applyIssueWords, differenceHere, notApplicableWords, sisterWords } from "./planWords.js";
 
 const SISTER = "machine:";
 
@@ -193,7 +193,7 @@ function OfferRow({
         {standing === "same" && <span className="block text-fine text-clear">taken already</span>}
         {standing === "changed" && own !== null && (
           <span className="block text-fine text-soon-text">
-            changed there since it was taken; here it reads: {sentence(own)}
+            changed there since it was taken; {differenceHere(own, candidate, sentence)}
           </span>
         )}
         <span className="block text-fine text-quiet">

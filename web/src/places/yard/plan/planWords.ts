@@ -1,4 +1,12 @@
-import type { ApplyPlanIssue, Machine, NotApplicable, Plan, PlanOffer } from "@yonderfell/core";
+import type {
+  ApplyPlanIssue,
+  Machine,
+  NotApplicable,
+  Plan,
+  PlanOffer,
+  Task,
+} from "@yonderfell/core";
+import { isEqual } from "es-toolkit";
 
 /** What a plan copied from another machine is called. */
 export function sisterWords(machine: Machine): string {
@@ -37,4 +45,25 @@ export function applyIssueWords(
     case "machine-missing":
       return "the machine is no longer in the book.";
   }
+}
+
+/** In what a task of the machine differs from the plan's, school by school where both read alike in the machine's own. */
+export function differenceHere(
+  own: Task,
+  candidate: Task,
+  sentence: (task: Task) => string,
+): string {
+  if (sentence(own) !== sentence(candidate)) return `here it reads: ${sentence(own)}`;
+  const [here, there] = [own.regimes ?? {}, candidate.regimes ?? {}];
+  const schools = [...new Set([...Object.keys(here), ...Object.keys(there)])].filter(
+    (school) => !isEqual(here[school], there[school]),
+  );
+  if (schools.length === 0) return "here its details differ";
+  const of = (task: Task, school: string): string =>
+    Object.hasOwn(task.regimes ?? {}, school)
+      ? sentence({ ...task, regime: school }).replace(/\.$/, "")
+      : "nothing of its own";
+  return schools
+    .map((school) => `${school}: here ${of(own, school)}, there ${of(candidate, school)}`)
+    .join("; ");
 }
