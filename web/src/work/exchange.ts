@@ -13,6 +13,7 @@ import {
   type Result,
   type Side,
 } from "@yonderfell/core";
+import { withStorage } from "../data/withStorage.js";
 import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import type { StoredPicture } from "../data/picture.js";
@@ -92,7 +93,7 @@ export class Exchange {
   /** Stores the file looked at in a new database. */
   async keep(database: string): Promise<void> {
     const { book, pictures } = this.found();
-    await this.with(database, async (storage) => {
+    await withStorage(this.open, database, async (storage) => {
       await storage.fill(book);
       for (const picture of pictures) await storage.keepPicture(picture);
     });
@@ -101,7 +102,7 @@ export class Exchange {
   /** What handing the file looked at over to a stored book would do. */
   async compare(database: string): Promise<Comparison> {
     const { book: theirs } = this.found();
-    return this.with(database, async (storage) => {
+    return withStorage(this.open, database, async (storage) => {
       const ours = await storage.everything();
       const known = new Set((ours.machines ?? []).map((machine) => machine.id));
       const isRelated =
@@ -117,7 +118,7 @@ export class Exchange {
     now: string,
   ): Promise<Result<HandedOver, HandOverRefusal>> {
     const { book: theirs, pictures } = this.found();
-    return this.with(database, async (storage) => {
+    return withStorage(this.open, database, async (storage) => {
       const ours = await storage.everything();
       const change = settleMerge(ours, theirs, choices, await storage.copy());
       if (!change.ok) return change;
@@ -134,7 +135,7 @@ export class Exchange {
     database: string,
     name: string,
   ): Promise<{ readonly seq: number; readonly file: Blob; readonly isZip: boolean }> {
-    return this.with(database, async (storage) => {
+    return withStorage(this.open, database, async (storage) => {
       // Read first: a change made while reading may or may not be in the file.
       const seq = await storage.lastSeq();
       const text = textOfBook(await storage.everything(), name);
@@ -149,10 +150,10 @@ export class Exchange {
 
   /** Copies a stored book into a new database. */
   async duplicate(from: string, to: string): Promise<void> {
-    const [book, pictures] = await this.with(from, (storage) =>
+    const [book, pictures] = await withStorage(this.open, from, (storage) =>
       Promise.all([storage.everything(), storage.picturesInUse()]),
     );
-    await this.with(to, async (storage) => {
+    await withStorage(this.open, to, async (storage) => {
       await storage.fill(book);
       for (const picture of pictures) await storage.keepPicture(picture);
     });
@@ -161,18 +162,6 @@ export class Exchange {
   private found(): BookInFile {
     if (this.looked === null) throw new Error("no file has been looked at");
     return this.looked;
-  }
-
-  private async with<Value>(
-    database: string,
-    run: (storage: BookStorage) => Promise<Value>,
-  ): Promise<Value> {
-    const storage = this.open(database);
-    try {
-      return await run(storage);
-    } finally {
-      storage.close();
-    }
   }
 }
 

@@ -20,6 +20,7 @@ import {
   type DifferingField,
   type Result,
 } from "@yonderfell/core";
+import { withStorage } from "../data/withStorage.js";
 import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
@@ -168,7 +169,7 @@ export class Tables {
     this.cancel();
     const { run } = this;
     const table = this.opened();
-    return this.with(database, async (storage) => {
+    return withStorage(this.open, database, async (storage) => {
       const seq = await storage.lastSeq();
       const book = await storage.everything();
       const steps = readCsv(book, table, reading, { today, newId });
@@ -216,7 +217,7 @@ export class Tables {
       onProgress(count / change.records.length);
     };
     try {
-      return await this.with(database, async (storage) => {
+      return await withStorage(this.open, database, async (storage) => {
         if ((await storage.lastSeq()) !== seq) {
           return { ok: false as const, issues: [{ code: "book-changed" as const }] };
         }
@@ -236,7 +237,7 @@ export class Tables {
 
   /** The records of a kind as a file. */
   async file(database: string, kind: CsvKind): Promise<Blob> {
-    return this.with(database, async (storage) => {
+    return withStorage(this.open, database, async (storage) => {
       const rows = writeCsv(await storage.everything(), kind);
       return new Blob([textOfTable(rows)], { type: "text/csv;charset=utf-8" });
     });
@@ -273,18 +274,6 @@ export class Tables {
   private opened(): CsvTable {
     if (this.table === null) throw new Error("no table has been opened");
     return this.table;
-  }
-
-  private async with<Value>(
-    database: string,
-    run: (storage: BookStorage) => Promise<Value>,
-  ): Promise<Value> {
-    const storage = this.open(database);
-    try {
-      return await run(storage);
-    } finally {
-      storage.close();
-    }
   }
 }
 

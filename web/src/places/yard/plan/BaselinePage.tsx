@@ -5,49 +5,28 @@ import {
   taskNeeds,
   usualRate,
   type BoardMachine,
-  type Book,
   type MachineBook,
   type NeedsSource,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
 import { useNavigate } from "react-router";
-import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { usePerform } from "../../../app/usePerform.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
+import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { BaselineRow } from "./BaselineRow.js";
-
-interface Found {
-  readonly book: MachineBook;
-  readonly needs: NeedsSource;
-  readonly settings: Book["settings"];
-}
 
 /** Takes on a machine without records: what each of its tasks starts from, decided one by one. */
 export default function BaselinePage(): ReactElement {
   const machine = useMachineOfAddress();
-  const { storage } = useBook();
-  const id = machine?.machine.id;
-  const found = useLiveQuery(async (): Promise<Found | null> => {
-    const book = id === undefined ? null : await storage.machineBook(id);
-    if (id === undefined || book === null) return null;
-    const [plate, parts, products, people, settings] = await Promise.all([
-      storage.plate(id),
-      storage.list("parts"),
-      storage.list("products"),
-      storage.list("people"),
-      storage.ownSettings(),
-    ]);
-    return { book, settings, needs: { plate, parts, products, rate: usualRate(people) } };
-  }, [storage, id]);
+  const source = useWorkSource(machine?.machine.id);
   return (
     <MachineFrame machine={machine}>
-      {machine !== undefined && found !== undefined && found !== null && (
-        <Baseline machine={machine} {...found} />
+      {machine !== undefined && source !== undefined && source !== null && (
+        <Baseline machine={machine} source={source} />
       )}
     </MachineFrame>
   );
@@ -55,10 +34,13 @@ export default function BaselinePage(): ReactElement {
 
 function Baseline({
   machine,
-  book,
-  needs,
-  settings,
-}: Found & { readonly machine: BoardMachine }): ReactElement {
+  source,
+}: {
+  readonly machine: BoardMachine;
+  readonly source: WorkSource;
+}): ReactElement {
+  const { book, plate, parts, products, people, settings } = source;
+  const needs = { plate, parts, products, rate: usualRate(people) };
   const today = useAppSelector((state) => state.session.today);
   const tasks = baselineTasks(book, today);
   const open = tasks.filter(({ answer }) => answer.code === "open");

@@ -9,11 +9,9 @@ import {
   type MeterId,
   type TaskId,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useState, type FormEvent, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { notifyChange } from "../../../app/notify.js";
-import { useBook } from "../../../app/openBook.js";
 import { useOneAtATime } from "../../../app/useOneAtATime.js";
 import { usePerform } from "../../../app/usePerform.js";
 import { newId } from "../../../data/newId.js";
@@ -26,6 +24,7 @@ import { amount } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { typedFigure } from "../../../words/writing.js";
+import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { meterFigure } from "./taskModel.js";
 
@@ -48,15 +47,10 @@ interface LadderModel {
 export default function LadderPage(): ReactElement {
   const machine = useMachineOfAddress();
   const name = useParams()["ladder"] ?? "";
-  const { storage } = useBook();
-  const id = machine?.machine.id;
-  const book = useLiveQuery(
-    async () => (id === undefined ? null : storage.machineBook(id)),
-    [storage, id],
-  );
+  const book = useMachineBook(machine?.machine.id ?? null)?.book;
   return (
     <MachineFrame machine={machine}>
-      {book !== undefined && book !== null && (
+      {book !== undefined && (
         <LadderForm key={`${book.machines[0].id} ${name}`} book={book} before={name} />
       )}
     </MachineFrame>

@@ -10,11 +10,9 @@ import {
   type Task,
   type TaskReckoning,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { ListPlus, Plus, Scale } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -23,23 +21,17 @@ import { SelectField } from "../../../ui/fields.js";
 import { counted, figure } from "../../../words/format.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 import { taskSentence } from "../../../words/taskWords.js";
+import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { Reminders } from "./Reminders.js";
 
 /** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
 export default function PlanPage(): ReactElement {
   const machine = useMachineOfAddress();
-  const { storage } = useBook();
-  const id = machine?.machine.id;
-  const book = useLiveQuery(
-    async () => (id === undefined ? null : storage.machineBook(id)),
-    [storage, id],
-  );
+  const book = useMachineBook(machine?.machine.id ?? null)?.book;
   return (
     <MachineFrame machine={machine}>
-      {machine !== undefined && book !== undefined && book !== null && (
-        <Plan machine={machine} book={book} />
-      )}
+      {machine !== undefined && book !== undefined && <Plan machine={machine} book={book} />}
     </MachineFrame>
   );
 }

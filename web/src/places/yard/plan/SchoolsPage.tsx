@@ -3,19 +3,12 @@ import {
   recordsByMachine,
   settingsOf,
   usualRate,
-  type Book,
-  type MachineBook,
-  type MachinePlate,
-  type Part,
-  type Person,
-  type Product,
   type SchoolSum,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { SelectField } from "../../../ui/fields.js";
+import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { SchoolsTable } from "./SchoolsTable.js";
 
@@ -23,32 +16,10 @@ const SchoolsChart = lazy(() => import("./SchoolsChart.js"));
 
 const YEARS = ["1", "2", "3", "5", "8", "10"] as const;
 
-interface SchoolsSource {
-  readonly book: MachineBook;
-  readonly plate: MachinePlate;
-  readonly parts: readonly Part[];
-  readonly products: readonly Product[];
-  readonly people: readonly Person[];
-  readonly settings: Book["settings"];
-}
-
 /** What each school of intervals would ask for on one machine over the years kept. */
 export default function SchoolsPage(): ReactElement {
   const machine = useMachineOfAddress();
-  const { storage } = useBook();
-  const id = machine?.machine.id;
-  const source = useLiveQuery(async (): Promise<SchoolsSource | null> => {
-    const book = id === undefined ? null : await storage.machineBook(id);
-    if (id === undefined || book === null) return null;
-    const [plate, parts, products, people, settings] = await Promise.all([
-      storage.plate(id),
-      storage.list("parts"),
-      storage.list("products"),
-      storage.list("people"),
-      storage.ownSettings(),
-    ]);
-    return { book, plate, parts, products, people, settings };
-  }, [storage, id]);
+  const source = useWorkSource(machine?.machine.id);
   return (
     <MachineFrame machine={machine}>
       {source !== undefined && source !== null && <Schools source={source} />}
@@ -56,7 +27,7 @@ export default function SchoolsPage(): ReactElement {
   );
 }
 
-function Schools({ source }: { readonly source: SchoolsSource }): ReactElement {
+function Schools({ source }: { readonly source: WorkSource }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const [years, setYears] = useState<(typeof YEARS)[number]>("5");
   const { book, settings } = source;

@@ -23,6 +23,7 @@ import { CheckField, SelectField } from "../../../ui/fields.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { counted } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
+import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { applyIssueWords, differenceHere, notApplicableWords, sisterWords } from "./planWords.js";
 
@@ -31,15 +32,10 @@ const SISTER = "machine:";
 /** Takes tasks from a generic plan or from another machine, looked at one by one. */
 export default function TakePlan(): ReactElement {
   const machine = useMachineOfAddress();
-  const { storage } = useBook();
-  const id = machine?.machine.id;
-  const book = useLiveQuery(
-    async () => (id === undefined ? null : storage.machineBook(id)),
-    [storage, id],
-  );
+  const book = useMachineBook(machine?.machine.id ?? null)?.book;
   return (
     <MachineFrame machine={machine}>
-      {book !== undefined && book !== null && <Choose key={book.machines[0].id} book={book} />}
+      {book !== undefined && <Choose key={book.machines[0].id} book={book} />}
     </MachineFrame>
   );
 }
