@@ -1,4 +1,3 @@
-import { nameField } from "../../book/fields.js";
 import type { CsvColumn } from "./csvColumns.js";
 import { readCsvDate, readCsvFigure, type CsvFormat } from "./csvFormat.js";
 import type { CsvIssue } from "./csvIssue.js";
@@ -28,6 +27,7 @@ export const YES_WORD = "yes";
 /** The cells of one row, read by column; what cannot be read is noted as an issue and answers null. */
 export class CsvCells {
   readonly issues: CsvIssue[] = [];
+  private restRead: Readonly<Record<string, unknown>> | null = null;
 
   constructor(
     /** As a spreadsheet counts it. */
@@ -99,15 +99,24 @@ export class CsvCells {
     return choices.find((choice) => choice === word) ?? this.refuse(key, choices.join(" or "));
   }
 
-  /** A text that must be there. */
+  /** A text that must be there, here or in the last column. */
   needed(key: string, expected: string): string | null {
     const word = this.word(key);
-    if (word !== null && nameField.safeParse(word).success) return word;
+    if (word !== null || this.isInRest(key)) return word;
     return this.refuse(key, expected);
+  }
+
+  /** Whether the last column says something of a field, which then stands over its cell. */
+  isInRest(field: string): boolean {
+    return Object.hasOwn(this.rest(), field);
   }
 
   /** The fields of the last column: an object as JSON. */
   rest(): Readonly<Record<string, unknown>> {
+    return (this.restRead ??= this.readRest());
+  }
+
+  private readRest(): Readonly<Record<string, unknown>> {
     const text = this.word("rest");
     if (text === null) return {};
     try {

@@ -152,7 +152,7 @@ export class CsvGrouping {
     }
     for (const { key } of CSV_COLUMNS[this.kind]) {
       const said = cells.text(key);
-      if (ofEachRow.has(key) || said === null || said === first.text(key)) continue;
+      if (ofEachRow.has(key) || cells.word(key) === null || said === first.text(key)) continue;
       cells.refuse(key, `the same as in row ${first.row}, or nothing`);
     }
   }

@@ -33,15 +33,35 @@ function rowsOfRecord(
   record: RecordOf[CsvKind],
   names: CsvNames,
 ): Rows {
-  const rows = shape.write(record, names);
-  const back = readBack(kind, shape, rows, names);
-  // A cell that could not be read again says nothing; what it should have said stands in the last one.
-  const readable = rows.map((cells, index) => without(cells, back.unread[index] ?? new Set()));
-  const said = back.isClean ? back.fields : readBack(kind, shape, readable, names).fields;
+  const { rows, fields: said } = readableRows(kind, shape, shape.write(record, names), names);
   const rest = restOf(record, said);
-  if (Object.keys(rest).length === 0) return readable;
-  const [first, ...others] = readable;
+  if (Object.keys(rest).length === 0) return rows;
+  const [first, ...others] = rows;
   return [new Map([...(first ?? []), ["rest", JSON.stringify(rest)]]), ...others];
+}
+
+/**
+ * Rows without the cells that could not be read again, and what they say: first without those cells
+ * themselves, then without all that a row still in trouble says for itself.
+ */
+function readableRows(
+  kind: CsvKind,
+  shape: CsvShape,
+  written: Rows,
+  names: CsvNames,
+): { readonly rows: Rows; readonly fields: Fields } {
+  let rows = written;
+  let back = readBack(kind, shape, rows, names);
+  for (const own of [new Set<string>(), shape.ofEachRow ?? new Set<string>()]) {
+    if (back.isClean) break;
+    const { unread } = back;
+    rows = rows.map((cells, index) => {
+      const columns = unread[index] ?? new Set<string>();
+      return columns.size === 0 ? cells : without(cells, new Set([...columns, ...own]));
+    });
+    back = readBack(kind, shape, rows, names);
+  }
+  return { rows, fields: back.fields };
 }
 
 function readBack(

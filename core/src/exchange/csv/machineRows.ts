@@ -66,8 +66,10 @@ function placeOf(
 function read(rows: CsvRows, names: CsvNames, before: Machine | null): CsvSaid {
   const [cells] = rows;
   const { place, doubts } = placeOf(cells, names);
-  const tag = cells.word("tag") ?? before?.tag ?? null;
-  if (tag === null) cells.refuse("tag", "the number or name people call the machine by");
+  const tag =
+    before === null
+      ? cells.needed("tag", "the number or name people call the machine by")
+      : (cells.word("tag") ?? before.tag);
   const fields = {
     tag,
     name: cells.text("name") ?? (before === null ? (cells.text("description") ?? tag) : null),

@@ -21,6 +21,8 @@ function read(rows: CsvRows, before: Part | null): CsvSaid {
   const said = rows.flatMap((row) => priceOf(row) ?? []);
   const sources = new Set(said.map(({ source }) => source));
   const kept = (before?.prices ?? []).filter(({ source }) => !sources.has(source));
+  // A table that names all sources has them in its own order, the same source perhaps twice.
+  const prices = kept.length === 0 ? said : pricesInOrder(before?.prices ?? [], [...kept, ...said]);
   const fields = {
     name: cells.needed("name", "what the part is"),
     number: cells.needed("number", "the part's number"),
@@ -29,13 +31,13 @@ function read(rows: CsvRows, before: Part | null): CsvSaid {
     supersededBy: cells.text("supersededBy"),
     pack: cells.figure("pack"),
     note: cells.text("note"),
-    prices: said.length === 0 ? null : pricesInOrder(before?.prices ?? [], [...kept, ...said]),
+    prices: said.length === 0 ? null : prices,
   };
   return { fields: saidOnly(fields), doubts: [] };
 }
 
 /** Prices in the order the book has their sources in, new ones last. */
-function pricesInOrder(before: readonly Price[], prices: readonly Price[]): Price[] {
+function pricesInOrder(before: readonly Price[], prices: readonly Price[]): readonly Price[] {
   const placeOf = (price: Price): number => {
     const place = before.findIndex(({ source }) => source === price.source);
     return place === -1 ? before.length : place;

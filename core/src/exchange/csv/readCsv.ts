@@ -263,7 +263,7 @@ function placeOf(
   const shape = csvShape(kind);
   const field = String(path[0] ?? "");
   const [first] = rows;
-  if (Object.hasOwn(first.rest(), field)) return { cells: first, key: "rest" };
+  if (first.isInRest(field)) return { cells: first, key: "rest" };
   if (shape.placeOf !== undefined) return shape.placeOf(path, rows);
   const key = Object.hasOwn(shape.columnOf, field) ? shape.columnOf[field] : field;
   if (kind === "machines" && field === "meters") return meterPlace(path, rows);

@@ -10,7 +10,8 @@ import { Progress } from "./Progress.js";
 import { ShownItems } from "./ShownItems.js";
 import { useTablePlan, type OpenTable } from "./useTable.js";
 import { useTableChoices } from "./useTableChoices.js";
-import { takenCount, useKeepTable } from "./useKeepTable.js";
+import { takenCount } from "./takenCount.js";
+import { useKeepTable } from "./useKeepTable.js";
 
 /** What bringing a table in would do, the choices it asks for, and the press that does it. */
 export function TableReview({

@@ -8,7 +8,7 @@ import { changeMade } from "../../app/undo.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { errorWords } from "../../words/errorWords.js";
 import { countedKind, tableRefusalWords } from "../../words/tableWords.js";
-import type { TableChoices, TablePlan } from "../../work/tables.js";
+import type { TableChoices } from "../../work/tables.js";
 import { tables } from "../../work/tablesClient.js";
 import type { OpenTable } from "./useTable.js";
 
@@ -17,15 +17,6 @@ export type KeepState =
   | { readonly code: "none" }
   | { readonly code: "keeping"; readonly share: number }
   | { readonly code: "refused"; readonly words: string };
-
-/** How many records would be written with what a person has said of those in doubt. */
-export function takenCount(plan: TablePlan, { codes, rows }: TableChoices): number {
-  return plan.groups.reduce((sum, { code, count, items }) => {
-    const isTaken = codes.includes(code);
-    const otherwise = items.filter(({ row }) => (rows.get(row) ?? isTaken) !== isTaken).length;
-    return sum + (isTaken ? count - otherwise : otherwise);
-  }, plan.sure);
-}
 
 /** Brings the table in that was looked at, as one change; says how far it is, and why it could not. */
 export function useKeepTable(

@@ -1,0 +1,94 @@
+import { CSV_DOUBTS, dayOf, type CsvDoubt, type FigureDoubt, type Meter } from "@yonderfell/core";
+import type { TablePlan } from "../work/tables.js";
+import {
+  countedKind,
+  differencesWords,
+  doubtGroupWords,
+  planWords,
+  tableDoubtWords,
+  tableRefusalWords,
+} from "./tableWords.js";
+
+const plain = (text: string): string => text.replaceAll("\u00a0", " ");
+const PLAN: TablePlan = {
+  kind: "readings",
+  counts: { new: 0, same: 0, changed: 0, refused: 0 },
+  ...{ issues: [], issueCount: 0, isRefused: false },
+  ...{ groups: [], changed: [], fresh: [], sure: 0 },
+};
+const ODO = { id: "odo", measure: "distance", unit: "km" } as Meter;
+const DOUBT = {
+  code: "goes-back",
+  against: { day: dayOf("2026-11-20") },
+  againstDial: 11100,
+} as FigureDoubt;
+
+test("what a table holds is said in one sentence", () => {
+  const of = (counts: Partial<TablePlan["counts"]>, more: Partial<TablePlan> = {}): string =>
+    plain(planWords({ ...PLAN, ...more, counts: { ...PLAN.counts, ...counts } }));
+  expect(of({ new: 1 })).toBe("1 reading: 1 new.");
+  expect(of({ new: 1200, same: 3, refused: 2 })).toBe(
+    "1 205 readings: 1 200 new, 3 in the book already, 2 not readable.",
+  );
+  const groups = [
+    { code: "in-future", count: 1, items: [] },
+    { code: "repeated", count: 2, items: [] },
+  ] as const;
+  expect(of({ changed: 4 }, { groups })).toBe("4 readings: 4 changed. 3 are in doubt.");
+  expect(of({ new: 1 }, { groups: groups.slice(0, 1) })).toBe("1 reading: 1 new. 1 is in doubt.");
+  expect(of({}, { isRefused: true })).toBe("This table cannot be read as it stands.");
+  expect(plain(countedKind(1, "entries"))).toBe("1 entry of the log");
+});
+
+test.each(CSV_DOUBTS)(
+  "the reason %s reads for one and for several, and says what taking does",
+  (code) => {
+    const [one, then] = doubtGroupWords(code, 1);
+    const [several, same] = doubtGroupWords(code, 12);
+    expect(one).toMatch(/^1 (does|says|is|ends|fits|names|refers) /);
+    expect(several).toMatch(/^12 (do|say|are|end|fit|name|refer) /);
+    expect(one.split(" ").slice(2)).toEqual(several.split(" ").slice(2));
+    expect(then).toBe(same);
+    expect(then).toMatch(/\.$/);
+  },
+);
+
+test.each<[CsvDoubt, string]>([
+  [
+    { code: "figure-in-doubt", meter: ODO, doubt: DOUBT },
+    "That is below 11 100 km on 20 Nov 2026.",
+  ],
+  [{ code: "in-future", date: "2030-01-02" }, "2 Jan 2030 is after today."],
+  [{ code: "row-short" }, "The row has fewer cells than there are headings."],
+  [{ code: "repeated", row: 1204 }, "Row 1 204 says the same."],
+  [{ code: "tag-alike", text: "7", tag: "07" }, "7 is taken for 07."],
+  [{ code: "work-unknown", names: ["mirror", "wax"] }, "No task of the machine: mirror; wax."],
+  [{ code: "place-unknown", name: "Moor barn" }, "New place: Moor barn."],
+  [
+    { code: "references-missing", fields: ["reminders", "inService"] },
+    "Some of these are not here: reminders, in service.",
+  ],
+  [{ code: "differs", fields: [{ name: "value", ours: 5, theirs: null }] }, "value: 5 → nothing."],
+])("the doubt %j reads %s", (doubt, words) => {
+  expect(plain(tableDoubtWords(doubt))).toBe(words);
+});
+
+test("differences are told field by field, nested ones in words", () => {
+  const regimes = { handbook: [{ months: 12 }] };
+  expect(
+    differencesWords([
+      { name: "kind", ours: "van", theirs: "lorry" },
+      { name: "regimes", ours: null, theirs: regimes },
+    ]),
+  ).toBe("kind: van → lorry, regimes: nothing → handbook: months: 12");
+});
+
+test("why a table was not brought in is said with what to do", () => {
+  expect(plain(tableRefusalWords({ code: "rows-refused", count: 3 }))).toBe(
+    "3 rows cannot be read; put them right in the file, or leave them out.",
+  );
+  expect(tableRefusalWords({ code: "cancelled" })).toContain("nothing is changed");
+  expect(tableRefusalWords({ code: "book-changed" })).toContain("Look again");
+  const elsewhere = { code: "changed-elsewhere", section: "parts", id: "p" } as const;
+  expect(tableRefusalWords(elsewhere)).toContain("was changed while");
+});
