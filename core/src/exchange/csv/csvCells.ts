@@ -21,8 +21,6 @@ const SEPARATOR = ";";
 
 const YES = new Set(["yes", "y", "true", "1", "x"]);
 const NO = new Set(["no", "n", "false", "0"]);
-/** What {@link CsvCells.yes} writes. */
-export const YES_WORD = "yes";
 
 /** The cells of one row, read by column; what cannot be read is noted as an issue and answers null. */
 export class CsvCells {

@@ -2,14 +2,11 @@ import type { Book, RecordOf } from "../../book/book.js";
 import type { Change, RecordChange } from "../../book/change.js";
 import type { PlaceId } from "../../book/ids.js";
 import type { Place } from "../../book/workshop.js";
-import type { DateOrder } from "./csvFormat.js";
 import type { CsvFormat } from "./csvFormat.js";
 import type { CsvColumns } from "./csvGuess.js";
 import type { CsvKind } from "./csvColumns.js";
 import type { CsvDoubt, CsvIssue } from "./csvIssue.js";
 import type { DifferingField } from "../mergePlan.js";
-
-export type { DateOrder };
 
 /** A table as its file has it: cells as text, the headings first. */
 export interface CsvTable {

@@ -73,7 +73,8 @@ function Foot({ sheet }: { readonly sheet: ReadingSheetState }): ReactElement {
       <button
         type="button"
         className={PRIMARY_BUTTON}
-        disabled={typed === 0}
+        // Until the machines are there, nothing of what was kept can be judged or saved.
+        disabled={typed === 0 || sheet.rows.length === 0}
         onClick={() => sheet.save()}
       >
         Save {counted(typed, "reading")}
