@@ -20,6 +20,8 @@ const shared = {
 
 /** Unit tests; the real interface has its own configuration in e2e. */
 export default {
+  // Patience, not a measure: a loaded machine may take long over the seeded runs.
+  testTimeout: 120_000,
   projects: [
     { ...shared, displayName: "core", rootDir: "core", testEnvironment: "node" },
     { ...shared, displayName: "demo", rootDir: "demo", testEnvironment: "node" },

@@ -31,9 +31,9 @@ test("each kind is written out as a table that, brought in again, changes nothin
         " ",
       ),
     );
-    expect(await page.$eval("section button:disabled", (button) => button.innerText)).toContain(
-      "Bring in 0",
-    );
+    // The words come before the button is judged again.
+    const bringing = await page.waitForSelector("section button:disabled");
+    expect(await bringing?.evaluate((button) => button.textContent)).toContain("Bring in 0");
   }
 });
 

@@ -57,6 +57,14 @@ export type PersonId = z.infer<typeof personIdField>;
 export const bayIdField = nameField.brand<"BayId">();
 export type BayId = z.infer<typeof bayIdField>;
 
+/** Identifies a visit within its book. */
+export const visitIdField = nameField.brand<"VisitId">();
+export type VisitId = z.infer<typeof visitIdField>;
+
+/** Identifies a journey within its book. */
+export const journeyIdField = nameField.brand<"JourneyId">();
+export type JourneyId = z.infer<typeof journeyIdField>;
+
 /** Identifies a place within its book. */
 export const placeIdField = nameField.brand<"PlaceId">();
 export type PlaceId = z.infer<typeof placeIdField>;

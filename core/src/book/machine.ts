@@ -4,6 +4,7 @@ import { machineIdField, meterIdField, placeIdField } from "./ids.js";
 import { picturesField } from "./picture.js";
 import { baselineSchema, reminderSchema } from "./reminder.js";
 import { revisionField } from "./revisionField.js";
+import { runningInSchema } from "./runningIn.js";
 import { dutySchema, laidUpSchema, neededSchema, stopSchema } from "./service.js";
 
 /** A meter of a machine: what it counts, in which unit, and what is known of its pace. */
@@ -64,6 +65,9 @@ export const machineSchema = z.looseObject(
     /** Codes the machine itself can raise, and what they ask for. */
     reminders: z.array(reminderSchema, "a list of reminders").optional(),
     baseline: baselineSchema.nullish(),
+    runningIn: runningInSchema.nullish(),
+    /** What a visit of this machine costs before anything is done, where it is not as the settings have it. */
+    visitCost: notNegativeField.nullish(),
     pictures: picturesField,
     note: textField.nullish(),
     revision: revisionField,

@@ -2,7 +2,7 @@ import type { Book } from "./book.js";
 import type { Fluid } from "./fluid.js";
 import type { BookIssue, IssuePath } from "./issue.js";
 import type { Machine } from "./machine.js";
-import { PLATE_SECTIONS, SECTIONS, SHARED_SECTIONS } from "./sections.js";
+import { PLANNED_SECTIONS, PLATE_SECTIONS, SECTIONS, SHARED_SECTIONS } from "./sections.js";
 import { sharedReferences } from "./sharedReferences.js";
 
 const quoted = (id: string): string => JSON.stringify(id);
@@ -19,14 +19,15 @@ function ownIds(
 }
 
 /**
- * What is wrong between the records of the machines' plates: a machine, a fluid or a task that is not
- * there or is another machine's, and a choice among capacities that are not there.
+ * What is wrong between the records of the machines' plates and of what is planned for them: a machine,
+ * a fluid or a task that is not there or is another machine's, and a choice among capacities that are
+ * not there.
  */
 export function plateIssues(book: Book): BookIssue[] {
   const machines = new Set<string>((book.machines ?? []).map((machine) => machine.id));
   const fluids = ownIds(book.fluids);
   const tasks = ownIds(book.tasks);
-  const issues: BookIssue[] = PLATE_SECTIONS.flatMap((section) =>
+  const issues: BookIssue[] = [...PLATE_SECTIONS, ...PLANNED_SECTIONS].flatMap((section) =>
     (book[section] ?? []).flatMap(({ machine }, index): BookIssue[] =>
       machines.has(machine)
         ? []

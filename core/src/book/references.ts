@@ -50,6 +50,7 @@ export function ownReferenceIssues(book: Book): BookIssue[] {
     ...changesOnOneDate(book),
     ...(book.machines ?? []).flatMap(stopIssues),
     ...plateIssues(book),
+    ...plannedIssues(book, names),
   ];
 }
 
@@ -198,7 +199,33 @@ function machineTasks(machine: Machine, index: number, names: Names): BookIssue[
       ownTasks(tasks, [...path, "reminders", at, "tasks"], machine.id, names),
     ),
     ...ownTasks(machine.baseline?.left, [...path, "baseline", "left"], machine.id, names),
+    ...runningInIssues(machine, [...path, "runningIn", "meter"], names),
   ];
+}
+
+function runningInIssues({ runningIn, id }: Machine, path: IssuePath, names: Names): BookIssue[] {
+  return runningIn ? meterIssue(id, runningIn.meter, path, names) : [];
+}
+
+/** What is wrong with what is planned: tasks, meters and journeys that are not there or are another machine's. */
+function plannedIssues(book: Book, names: Names): BookIssue[] {
+  const issues: BookIssue[] = [];
+  const journeys = new Map(
+    (book.journeys ?? []).map(({ id, machine }) => [id as string, machine as string]),
+  );
+  (book.visits ?? []).forEach(({ machine, tasks, without, journey }, index) => {
+    const path: IssuePath = ["visits", index];
+    issues.push(
+      ...ownTasks(tasks, [...path, "tasks"], machine, names),
+      ...ownTasks(without, [...path, "without"], machine, names),
+    );
+    if (!journey || journeys.get(journey) === machine) return;
+    issues.push(nothing([...path, "journey"], `a journey of machine ${quoted(machine)}`, journey));
+  });
+  (book.journeys ?? []).forEach(({ machine, meter }, index) => {
+    if (meter) issues.push(...meterIssue(machine, meter, ["journeys", index, "meter"], names));
+  });
+  return issues;
 }
 
 function entryIssues(book: Book, names: Names): BookIssue[] {

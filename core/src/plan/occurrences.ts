@@ -13,6 +13,14 @@ import type { LimitDue, MachineState } from "../schedule/taskDue.js";
 export interface Occurrence {
   readonly task: TaskId;
   readonly day: DayNumber;
+  /** The limits that ask for it and have a day, each with its own. */
+  readonly limits: readonly LimitDay[];
+}
+
+/** A limit and the day by which it is reckoned to fall due. */
+export interface LimitDay {
+  readonly due: LimitDue;
+  readonly day: DayNumber;
 }
 
 /** More turns than this of one machine are not reckoned: something is due many times a day. */
@@ -40,13 +48,17 @@ function dayOfLimit({ due, ...limit }: LimitDue, today: DayNumber): DayNumber | 
     : (due.due as DayNumber);
 }
 
-/** The day a task falls due next, all limits taken together; null where it has none. */
-function nextDay(task: Task, state: MachineState): DayNumber | null {
+/** When a task falls due next, all limits taken together; null where it has no day. */
+function nextTurn(task: Task, state: MachineState): Omit<Occurrence, "task"> | null {
   const dues = limitsDue(task, state).filter(({ due }) => due.state !== "finished");
-  const days = dues.flatMap((due) => dayOfLimit(due, state.today) ?? []);
-  if (days.length === 0) return null;
-  if ((task.combine ?? "first") === "first") return Math.min(...days) as DayNumber;
-  return days.length === dues.length ? (Math.max(...days) as DayNumber) : null;
+  const limits = dues.flatMap((due): LimitDay[] => {
+    const day = dayOfLimit(due, state.today);
+    return day === null ? [] : [{ due, day }];
+  });
+  if (limits.length === 0) return null;
+  const days = limits.map(({ day }) => day);
+  if ((task.combine ?? "first") === "first") return { day: Math.min(...days) as DayNumber, limits };
+  return limits.length === dues.length ? { day: Math.max(...days) as DayNumber, limits } : null;
 }
 
 function completionOn(task: Task, day: DayNumber, order: number): Completion {
@@ -75,36 +87,40 @@ export function* turnsAhead(state: MachineState): Generator<Occurrence, void, un
   const ahead: MachineState = { ...state, completions };
   const tasks = [...state.tasks.values()].sort((one, other) => leans(one) - leans(other));
   const last = new Map<TaskId, DayNumber>();
-  const next = new Map<TaskId, DayNumber>();
+  const next = new Map<TaskId, Occurrence>();
   const look = (task: Task): void => {
-    const day = nextDay(task, ahead);
+    const turn = nextTurn(task, ahead);
     const done = last.get(task.id);
     const earliest = done === undefined ? state.today : addDays(done, 1);
-    if (day === null) next.delete(task.id);
-    else next.set(task.id, day > earliest ? day : earliest);
+    if (turn === null) next.delete(task.id);
+    else {
+      const day = turn.day > earliest ? turn.day : earliest;
+      next.set(task.id, { task: task.id, day, limits: turn.limits });
+    }
   };
   for (const task of tasks) look(task);
   for (let count = 1; ; count += 1) {
     const first = earliestOf(tasks, next);
     if (first === null) return;
-    const { task, day } = first;
-    yield { task: task.id, day };
+    const { task, turn } = first;
+    const { day } = turn;
+    yield turn;
     last.set(task.id, day);
     // Numbered after all that is in the book.
-    const turn = completionOn(task, day, Number.MAX_SAFE_INTEGER / 2 + count);
-    completions.set(task.id, [...(completions.get(task.id) ?? []), turn]);
+    const done = completionOn(task, day, Number.MAX_SAFE_INTEGER / 2 + count);
+    completions.set(task.id, [...(completions.get(task.id) ?? []), done]);
     for (const other of tasks) if (leansOn(other, task.id)) look(other);
   }
 }
 
 function earliestOf(
   tasks: readonly Task[],
-  next: ReadonlyMap<TaskId, DayNumber>,
-): { readonly task: Task; readonly day: DayNumber } | null {
-  let first: { readonly task: Task; readonly day: DayNumber } | null = null;
+  next: ReadonlyMap<TaskId, Occurrence>,
+): { readonly task: Task; readonly turn: Occurrence } | null {
+  let first: { readonly task: Task; readonly turn: Occurrence } | null = null;
   for (const task of tasks) {
-    const day = next.get(task.id);
-    if (day !== undefined && (first === null || day < first.day)) first = { task, day };
+    const turn = next.get(task.id);
+    if (turn !== undefined && (first === null || turn.day < first.turn.day)) first = { task, turn };
   }
   return first;
 }

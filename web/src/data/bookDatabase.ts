@@ -1,4 +1,4 @@
-import { Dexie, type EntityTable, type Table } from "dexie";
+import { Dexie, type EntityTable, type Table, type Transaction } from "dexie";
 import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
 import type { StoredPicture } from "./picture.js";
@@ -48,6 +48,8 @@ const SECTIONS_SINCE_3 = {
   places: ROW_KEYS,
 } as const;
 
+const SECTIONS_SINCE_4 = { visits: ROW_KEYS, journeys: ROW_KEYS } as const;
+
 /** The database of one book. */
 export class BookDatabase extends Dexie {
   readonly machines!: Table<Row<"machines">, string>;
@@ -64,6 +66,8 @@ export class BookDatabase extends Dexie {
   readonly people!: Table<Row<"people">, string>;
   readonly bays!: Table<Row<"bays">, string>;
   readonly places!: Table<Row<"places">, string>;
+  readonly visits!: Table<Row<"visits">, string>;
+  readonly journeys!: Table<Row<"journeys">, string>;
   readonly pictures!: EntityTable<StoredPicture, "hash">;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
@@ -105,17 +109,26 @@ export class BookDatabase extends Dexie {
     // Plates, parts and people are records now.
     this.version(3)
       .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3, pictures: "hash" })
-      .upgrade(async (transaction) => {
-        const facts = transaction.table<Fact>("facts");
-        const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;
-        const unread = Object.keys(head ?? {}).filter((key) => key in SECTIONS_SINCE_3);
-        if (unread.length === 0) return;
-        // Kept as it stood, under a name that says it was never looked at.
-        const renamed = Object.entries(head ?? {}).map(([key, value]) => [
-          unread.includes(key) ? `${key} (not read)` : key,
-          value,
-        ]);
-        await facts.put({ key: "head", value: Object.fromEntries(renamed) });
-      });
+      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_3)));
+    // Visits and journeys are records now.
+    this.version(4)
+      .stores(SECTIONS_SINCE_4)
+      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_4)));
   }
+}
+
+/** Keeps what stood in the head under the names of new sections as it was, under names that say it was never looked at. */
+async function setAsideUnread(
+  transaction: Transaction,
+  sections: readonly string[],
+): Promise<void> {
+  const facts = transaction.table<Fact>("facts");
+  const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;
+  const unread = Object.keys(head ?? {}).filter((key) => sections.includes(key));
+  if (unread.length === 0) return;
+  const renamed = Object.entries(head ?? {}).map(([key, value]) => [
+    unread.includes(key) ? `${key} (not read)` : key,
+    value,
+  ]);
+  await facts.put({ key: "head", value: Object.fromEntries(renamed) });
 }

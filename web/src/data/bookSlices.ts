@@ -1,5 +1,6 @@
 import {
   DATED_SECTIONS,
+  PLANNED_SECTIONS,
   PLATE_SECTIONS,
   SHARED_SECTIONS,
   chainFrom,
@@ -9,6 +10,7 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type PlannedSection,
   type SharedBook,
   type RecordOf,
   type Section,
@@ -101,15 +103,35 @@ export async function readPlates(
   database: BookDatabase,
   ids: readonly MachineId[],
 ): Promise<MachinePlate[]> {
+  return readOwned(database, PLATE_SECTIONS, ids) as Promise<unknown> as Promise<MachinePlate[]>;
+}
+
+/** What is planned for a machine. */
+export type PlannedBook = { readonly [S in PlannedSection]: readonly RecordOf[S][] };
+
+/** Reads what is planned for machines within the running transaction. */
+export async function readPlanned(
+  database: BookDatabase,
+  ids: readonly MachineId[],
+): Promise<PlannedBook[]> {
+  return readOwned(database, PLANNED_SECTIONS, ids) as Promise<unknown> as Promise<PlannedBook[]>;
+}
+
+/** Reads sections of what belongs to machines, machine by machine. */
+async function readOwned(
+  database: BookDatabase,
+  owned: readonly Section[],
+  ids: readonly MachineId[],
+): Promise<Readonly<Partial<Record<Section, readonly RecordOf[Section][]>>>[]> {
   return Promise.all(
     ids.map(async (id) => {
       const sections = await Promise.all(
-        PLATE_SECTIONS.map(async (section) => {
+        owned.map(async (section) => {
           const rows = await tableOf(database, section).where("machine").equals(id).sortBy("place");
           return [section, rows.map((row) => row.record)] as const;
         }),
       );
-      return Object.fromEntries(sections) as unknown as MachinePlate;
+      return Object.fromEntries(sections);
     }),
   );
 }

@@ -3,6 +3,7 @@ import {
   BOOK_VERSION,
   fieldsOf,
   ownReferenceIssues,
+  PLANNED_SECTIONS,
   PLATE_SECTIONS,
   referenceIssues,
   RULE_SECTIONS,
@@ -19,7 +20,7 @@ import {
   type Section,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
-import { headOf, readMachineBooks, readPlates, tableOf } from "./bookSlices.js";
+import { headOf, readMachineBooks, readPlanned, readPlates, tableOf } from "./bookSlices.js";
 import type { BookDatabase } from "./bookDatabase.js";
 import type { ChangeRefusal, OnWritten, Saved } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
@@ -78,24 +79,24 @@ export async function contradiction(
   if (shared !== null) return shared;
   if (machines.length === 0) return null;
   const books = await readMachineBooks(database, machines);
-  const plates = await readPlates(
-    database,
-    books.map((book) => book.machines[0].id),
-  );
+  const ids = books.map((book) => book.machines[0].id);
+  const plates = await readPlates(database, ids);
+  const planned = await readPlanned(database, ids);
   for (const [index, book] of books.entries()) {
-    const [own] = book.machines;
+    const [machine] = book.machines;
     const others = [...book.readings, ...book.meterChanges, ...book.entries]
       .map((record) => record.machine)
-      .filter((id) => id !== own.id);
+      .filter((id) => id !== machine.id);
     // Records of another machine that crossed with its own are looked at with that one.
     if (others.length > 0) return referenceIssues(await wholeBook(database))[0] ?? null;
-    const part = { format: BOOK_FORMAT, version: BOOK_VERSION, ...book, ...plates[index] } as const;
+    const own = { ...book, ...plates[index], ...planned[index] };
+    const part = { format: BOOK_FORMAT, version: BOOK_VERSION, ...own } as const;
     const [issue] = ownReferenceIssues(part);
     if (issue !== undefined) return issue;
   }
   const there = new Set<string>(books.map((book) => book.machines[0].id));
   for (const gone of machines.filter((id) => !there.has(id))) {
-    for (const section of [...RULE_SECTIONS, ...PLATE_SECTIONS]) {
+    for (const section of [...RULE_SECTIONS, ...PLATE_SECTIONS, ...PLANNED_SECTIONS]) {
       const left = await tableOf(database, section).where("machine").equals(gone).count();
       const expected = `the machine ${JSON.stringify(gone)}, which has records`;
       if (left > 0) return { code: "reference-to-nothing", path: [section], expected };

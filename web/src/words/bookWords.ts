@@ -14,6 +14,8 @@ const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
   servicePoints: ["service point", "service points"],
   specifications: ["specification", "specifications"],
   fitments: ["fitment", "fitments"],
+  visits: ["visit", "visits"],
+  journeys: ["journey", "journeys"],
   parts: ["part", "parts"],
   products: ["product", "products"],
   people: ["person", "people"],

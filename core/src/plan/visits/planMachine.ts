@@ -1,0 +1,209 @@
+import type { TaskId } from "../../book/ids.js";
+import type { Machine } from "../../book/machine.js";
+import type { Planning } from "../../book/settings.js";
+import type { Visit } from "../../book/visit.js";
+import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
+import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
+import { candidateDays, firstOn } from "./candidates.js";
+import { cheapestDays, type VisitDay } from "./cheapestDays.js";
+import { planIssuesOf, type PlanIssue } from "./planIssues.js";
+import { spareDays } from "./spareDays.js";
+import { isAllowed, turnKey, type Turn } from "./turn.js";
+import type { MachineTurns } from "./turnsOf.js";
+
+/** A visit as the plan has it: one the book holds, or one proposed. */
+export interface PlannedVisit {
+  readonly day: DayNumber;
+  /** The visit of the book; null where it is only proposed. */
+  readonly visit: Visit | null;
+  /** The turns it does. */
+  readonly turns: readonly Turn[];
+  /** Tasks of a visit of the book that have no turn ahead, or are done already. */
+  readonly others: readonly TaskId[];
+  /** Turns that would be cheapest done in it too, and are not in it yet; none in a proposed one. */
+  readonly fitting: readonly Turn[];
+  readonly isOutside: boolean;
+}
+
+/** What is planned and proposed for one machine. */
+export interface MachinePlan {
+  /** Visits from today on, earliest first. */
+  readonly visits: readonly PlannedVisit[];
+  /** Visits whose day has passed with work not done. */
+  readonly missed: readonly PlannedVisit[];
+  /** All turns ahead, earliest first. */
+  readonly turns: readonly Turn[];
+  readonly left: MachineTurns["left"];
+  readonly issues: readonly PlanIssue[];
+}
+
+/** What a visit of a machine costs before anything is done. */
+export function costOfVisiting(
+  { visitCost }: Pick<Machine, "visitCost">,
+  planning: Pick<Planning, "visitCost">,
+): number {
+  return visitCost ?? planning.visitCost;
+}
+
+/**
+ * The visits of a machine up to and with `until`: those the book holds, on their days, and for all
+ * turns they do not cover the cheapest ones (docs/visits.md). Work that is for others is planned apart
+ * from one's own. What cannot be kept to is among the issues, and stands on the first day it can be done.
+ */
+export function planMachine(
+  state: MachineState,
+  { turns, left }: MachineTurns,
+  visits: readonly Visit[],
+  planning: Planning,
+  until: DayNumber,
+): MachinePlan {
+  const { machine, today } = state;
+  const open = visits
+    .filter((visit) => undone(visit, state).length > 0)
+    .sort((one, other) => one.date.localeCompare(other.date));
+  const ahead = open.filter(({ date }) => dayOf(date) >= today);
+  const taken = new Set<string>();
+  const held = ahead.map((visit) => heldVisit(visit, state, turns, taken));
+  const rest = turns.filter((turn) => !taken.has(turnKey(turn)));
+  const spare = spareDays(machine, planning.workdays, today, until);
+  const fitted = rest.map((turn) => withLeftOut(withinReach(turn, spare), open));
+  const placed = [false, true].flatMap((isOutside) => {
+    const own = fitted.filter((turn) => turn.isOutside === isOutside);
+    const given = held.filter((visit) => visit.isOutside === isOutside);
+    return proposed(own, given, spare, costOfVisiting(machine, planning), planning);
+  });
+  const joined = held.map((one) => ({
+    ...one,
+    fitting: placed.flatMap(({ turn, visit }) => (visit === one ? [originalOf(turn, rest)] : [])),
+  }));
+  const fresh = groupByDay(
+    placed.flatMap(({ turn, visit, day }) =>
+      visit === null ? [{ turn: originalOf(turn, rest), day }] : [],
+    ),
+  );
+  const missed = open
+    .filter(({ date }) => dayOf(date) < today)
+    .map((visit) => heldVisit(visit, state, turns, new Set()));
+  return {
+    visits: [...joined, ...fresh].sort((one, other) => one.day - other.day),
+    missed,
+    turns,
+    left,
+    issues: planIssuesOf(machine, rest, held, placed.length, spare, planning, today),
+  };
+}
+
+const originalOf = (turn: Turn, turns: readonly Turn[]): Turn =>
+  turns.find((one) => turnKey(one) === turnKey(turn)) ?? turn;
+
+/** The tasks of a visit that have not been done since it was decided on. */
+export function undone(visit: Visit, state: MachineState): TaskId[] {
+  const accepted = dayOf(visit.accepted);
+  const since = visit.since ?? -1;
+  return visit.tasks.filter((task) => {
+    const last = completionsOf(state, task).at(-1);
+    if (last === undefined || last.day < accepted) return true;
+    return last.day === accepted && last.order <= since;
+  });
+}
+
+/** A visit of the book with the turns it covers: of each task the turn nearest to its day that no visit before it has taken. */
+function heldVisit(
+  visit: Visit,
+  state: MachineState,
+  turns: readonly Turn[],
+  taken: Set<string>,
+): PlannedVisit {
+  const day = dayOf(visit.date);
+  const tasks = undone(visit, state);
+  const own = tasks.flatMap((task): Turn[] => {
+    const left = turns.filter((turn) => turn.task === task && !taken.has(turnKey(turn)));
+    const [nearest] = left.sort(
+      (one, other) => Math.abs(one.due - day) - Math.abs(other.due - day),
+    );
+    if (nearest === undefined) return [];
+    taken.add(turnKey(nearest));
+    return [nearest];
+  });
+  const covered = new Set(own.map(({ task }) => task));
+  const isOutside = visit.tasks.every((task) => (state.tasks.get(task)?.outside ?? null) !== null);
+  return {
+    day,
+    visit,
+    turns: own,
+    others: visit.tasks.filter((task) => !covered.has(task)),
+    fitting: [],
+    isOutside,
+  };
+}
+
+/** A turn whose days are widened to the first day it can be done at all, where there is none within them. */
+function withinReach(turn: Turn, spare: readonly DayNumber[]): Turn {
+  const { latest } = turn;
+  const first = spare[0];
+  if (first === undefined || latest === null) return turn;
+  const earliest = firstOn(spare, turn.earliest);
+  if (earliest === null || earliest <= latest) return turn;
+  return { ...turn, latest: earliest };
+}
+
+/** A turn with the days of the visits that it was left out of. */
+function withLeftOut(turn: Turn, visits: readonly Visit[]): Turn {
+  const avoided = visits
+    .filter(({ without }) => without?.includes(turn.task) === true)
+    .map(({ date }) => dayOf(date));
+  return avoided.length === 0 ? turn : { ...turn, avoided };
+}
+
+interface Placed {
+  readonly turn: Turn;
+  readonly day: DayNumber;
+  /** The visit of the book it joins, null where it is in one proposed. */
+  readonly visit: PlannedVisit | null;
+}
+
+/** The cheapest days for some turns, beside the visits there are. */
+function proposed(
+  turns: readonly Turn[],
+  given: readonly PlannedVisit[],
+  spare: readonly DayNumber[],
+  visitCost: number,
+  planning: Planning,
+): Placed[] {
+  const possible = turns.filter(
+    (turn) =>
+      spare.some((day) => isAllowed(turn, day)) || given.some(({ day }) => isAllowed(turn, day)),
+  );
+  const givenDays = new Map(given.map((visit) => [visit.day, visit]));
+  const days: VisitDay[] = [...new Set([...candidateDays(spare, possible), ...givenDays.keys()])]
+    .sort((one, other) => one - other)
+    .map((day) => {
+      const visit = givenDays.get(day);
+      const opened = new Set((visit?.turns ?? []).flatMap(({ access }) => access ?? []));
+      return { day, cost: visit === undefined ? visitCost : 0, opened };
+    });
+  const found = cheapestDays(possible, days, planning);
+  if (found === null) return [];
+  return possible.map((turn, index) => {
+    const day = found.days[index] ?? addDays(turn.due, 0);
+    return { turn, day, visit: givenDays.get(day) ?? null };
+  });
+}
+
+function groupByDay(
+  placed: readonly { readonly turn: Turn; readonly day: DayNumber }[],
+): PlannedVisit[] {
+  const visits = new Map<string, Turn[]>();
+  for (const { turn, day } of placed) {
+    const key = `${day} ${String(turn.isOutside)}`;
+    visits.set(key, [...(visits.get(key) ?? []), turn]);
+  }
+  return [...visits].map(([key, turns]) => ({
+    day: Number.parseInt(key, 10) as DayNumber,
+    visit: null,
+    turns,
+    others: [],
+    fitting: [],
+    isOutside: turns[0]?.isOutside === true,
+  }));
+}

@@ -1,0 +1,101 @@
+import type { Change, RecordChange } from "../../book/change.js";
+import type { JourneyId, MachineId, TaskId, VisitId } from "../../book/ids.js";
+import type { Visit } from "../../book/visit.js";
+import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
+
+/** What a change to visits is told of the world. */
+export interface VisitContext {
+  readonly today: DayNumber;
+  readonly newId: () => string;
+  /** The number of the last record of the machine's log, null where it has none. */
+  readonly since: number | null;
+}
+
+function edited(before: Visit | null, after: Visit | null): RecordChange<"visits"> {
+  return { section: "visits", id: (after ?? before)?.id ?? "", before, after };
+}
+
+const changeOf = (command: string, ...records: RecordChange<"visits">[]): Change => ({
+  command,
+  records,
+});
+
+/** A visit that is decided on: work on a machine on a day. */
+export interface NewVisit {
+  readonly machine: MachineId;
+  readonly day: DayNumber;
+  readonly tasks: readonly TaskId[];
+  readonly without?: readonly TaskId[];
+  readonly isPinned?: boolean;
+  readonly journey?: JourneyId;
+}
+
+function visitOf(visit: NewVisit, { today, newId, since }: VisitContext): Visit {
+  const { machine, day, tasks, without = [], isPinned = false, journey } = visit;
+  return {
+    id: newId() as VisitId,
+    machine,
+    date: formatDay(day),
+    tasks: [...tasks],
+    accepted: formatDay(today),
+    ...(since === null ? {} : { since }),
+    ...(isPinned ? { pinned: true } : {}),
+    ...(without.length > 0 ? { without: [...without] } : {}),
+    ...(journey === undefined ? {} : { journey }),
+  };
+}
+
+/** Accepts visits that were proposed, or makes them up. */
+export function acceptVisits(visits: readonly NewVisit[], context: VisitContext): Change {
+  const records = visits.map((visit) => edited(null, visitOf(visit, context)));
+  return changeOf("accept-visit", ...records);
+}
+
+/** Moves a visit to another day. */
+export function moveVisit(visit: Visit, day: DayNumber): Change {
+  return changeOf("move-visit", edited(visit, { ...visit, date: formatDay(day) }));
+}
+
+/** Settles the day of a visit, or leaves it open again. */
+export function pinVisit(visit: Visit, isPinned: boolean): Change {
+  return changeOf("pin-visit", edited(visit, { ...visit, pinned: isPinned }));
+}
+
+/** Takes a task into a visit. */
+export function addToVisit(visit: Visit, task: TaskId): Change {
+  const without = (visit.without ?? []).filter((one) => one !== task);
+  const tasks = [...visit.tasks.filter((one) => one !== task), task];
+  return changeOf("add-to-visit", edited(visit, { ...visit, tasks, without }));
+}
+
+/** Leaves a task out of a visit; it is not proposed for it again. A visit left without any is dropped. */
+export function leaveOut(visit: Visit, task: TaskId): Change {
+  const tasks = visit.tasks.filter((one) => one !== task);
+  if (tasks.length === 0) return dropVisit(visit);
+  const without = [...(visit.without ?? []).filter((one) => one !== task), task];
+  return changeOf("leave-out-of-visit", edited(visit, { ...visit, tasks, without }));
+}
+
+/** Moves some tasks of a visit into one of their own on another day. */
+export function splitVisit(
+  visit: Visit,
+  tasks: readonly TaskId[],
+  day: DayNumber,
+  context: VisitContext,
+): Change {
+  const stays = visit.tasks.filter((one) => !tasks.includes(one));
+  const goes = visit.tasks.filter((one) => tasks.includes(one));
+  if (stays.length === 0 || goes.length === 0) return changeOf("split-visit");
+  const parted = visitOf({ machine: visit.machine, day, tasks: goes }, context);
+  const own = {
+    ...parted,
+    accepted: visit.accepted,
+    ...("since" in visit ? { since: visit.since } : {}),
+  };
+  return changeOf("split-visit", edited(visit, { ...visit, tasks: stays }), edited(null, own));
+}
+
+/** Drops a visit from the book: its tasks are proposed anew. */
+export function dropVisit(visit: Visit): Change {
+  return changeOf("drop-visit", edited(visit, null));
+}
