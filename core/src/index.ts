@@ -112,6 +112,7 @@ export * from "./plan/visits/candidates.js";
 export * from "./plan/visits/cheapestDays.js";
 export * from "./plan/visits/planIssues.js";
 export * from "./plan/visits/planMachine.js";
+export * from "./plan/visits/visitsOfMachine.js";
 export * from "./plan/visits/ridge.js";
 export * from "./plan/visits/spareDays.js";
 export * from "./plan/visits/turn.js";

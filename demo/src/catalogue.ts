@@ -152,8 +152,8 @@ export const PARTS: readonly Part[] = [
 
 /** Those who work in the shed. */
 export const PEOPLE = [
-  { id: "pe-thwaite", name: "Edda Thwaite", initials: "ET", rate: 42, hoursAWeek: 32 },
-  { id: "pe-rigg", name: "Joss Rigg", initials: "JR", rate: 38, hoursAWeek: 24 },
+  { id: "pe-thwaite", name: "Edda Thwaite", initials: "ET", rate: 42, hoursAWeek: 6 },
+  { id: "pe-rigg", name: "Joss Rigg", initials: "JR", rate: 38, hoursAWeek: 4 },
 ] as unknown as readonly Person[];
 
 /** Where things stand. */

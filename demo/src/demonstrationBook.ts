@@ -18,6 +18,8 @@ import { MACHINES } from "./machines/index.js";
 import { between, seededRandom, type Random } from "./random.js";
 import { HISTORY_DAYS, runMeter } from "./running.js";
 import type { ScenarioMachine, ScenarioMeter, ScenarioTask } from "./scenario.js";
+import { ESTIMATES } from "./estimates.js";
+import { neededOf, visitsOf } from "./planned.js";
 
 type Unnumbered<T extends Dated> = T;
 type Dated = { readonly id: string; readonly date: string };
@@ -59,6 +61,7 @@ export function demonstrationBook(today: DayNumber): Book {
     ...numbered,
     tasks: withOrigins(MACHINES.flatMap(tasksOf), machines),
     ...plates(),
+    visits: visitsOf(today),
     parts: PARTS,
     products: PRODUCTS,
     people: PEOPLE,
@@ -84,6 +87,7 @@ function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
   return {
     ...facts,
     ...machine.facts,
+    ...neededOf(machine, today),
     ...(acquiredDaysAgo === undefined
       ? {}
       : { acquired: formatDay(addDays(today, -acquiredDaysAgo)) }),
@@ -132,7 +136,12 @@ function plates(): Pick<Book, "fluids" | "servicePoints" | "specifications" | "f
 function tasksOf(machine: ScenarioMachine): Task[] {
   return machine.tasks.map(
     ({ doneDaysAgo: _days, doneRunAgo: _run, copiedFrom: _from, ...task }) => {
-      return { ...task, machine: machine.id } as Task;
+      const minutes = task.minutes ?? ESTIMATES[task.id];
+      return {
+        ...task,
+        ...(minutes === undefined ? {} : { minutes }),
+        machine: machine.id,
+      } as Task;
     },
   );
 }

@@ -89,6 +89,13 @@ export interface ScenarioMachine {
   /** What else is known of it, but for dates. */
   readonly facts?: Partial<Omit<Known<Machine>, "id" | "tag" | "name" | "kind" | "meters">>;
   readonly acquiredDaysAgo?: number;
+  /** Days it cannot be spared between two days from today. */
+  readonly neededSpans?: readonly {
+    readonly fromDays: number;
+    readonly toDays: number;
+    readonly weekdays: number[];
+    readonly reason: string;
+  }[];
   /** Out of service since so many days ago. */
   readonly stop?: { readonly daysAgo: number; readonly reason: string; readonly by: string };
   readonly fluids?: readonly ScenarioFluid[];

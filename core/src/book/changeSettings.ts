@@ -2,7 +2,7 @@ import type { Gallons } from "../quantity/unit.js";
 import type { Change } from "./change.js";
 import type { Book } from "./book.js";
 import { failure, success, type Result } from "./result.js";
-import type { Settings } from "./settings.js";
+import type { Planning, Settings } from "./settings.js";
 
 /** What stands in the way of settings: which of them is not a whole number of days from 0 on. */
 export interface SettingsIssue {
@@ -16,6 +16,8 @@ export interface SettingsInput extends Partial<Settings> {
   readonly currency?: string;
   /** Whose quarts and gallons a bare word means; null where the book does not say. */
   readonly gallons?: Gallons | null;
+  /** What visits are weighed by; what is not named stays. */
+  readonly planning?: Partial<Omit<Planning, "workdays">> & { readonly workdays?: number[] };
 }
 
 const NAMES = ["dueWithinDays", "leadDays", "staleAfterDays"] as const;
@@ -34,7 +36,8 @@ export function changeSettings(
   }
   const { currency } = input;
   const words = currency === undefined ? {} : { currency: currency.trim() || null };
-  const after = { ...settings, ...input, ...words };
+  const planning = input.planning && { ...settings?.planning, ...input.planning };
+  const after = { ...settings, ...input, ...words, ...(planning ? { planning } : {}) };
   const fields = [{ key: "settings", before: settings ?? null, after }];
   return success({ command: "change-settings", records: [], fields });
 }

@@ -18,7 +18,7 @@ export const postVan: ScenarioMachine = {
     vin: vinOf("0YFCDE52", "P0018090"),
     place: "pl-shed" as PlaceId,
     duty: { coldestStart: q(-14, "degC"), shortTrips: true },
-    needed: [{ weekdays: [1, 2, 3, 4, 5, 6] }],
+    needed: [{ weekdays: [1, 2, 4, 5, 6], reason: "post round" }],
   },
   meters: [
     {

@@ -12,6 +12,11 @@ export const schoolMinibus: ScenarioMachine = {
   kind: "bus",
   description: "Harrowgate Drover 3.5 t, 16 seats, diesel 2.3 L; small sister of the library bus",
   inServiceDaysAgo: 1410,
+  neededSpans: [
+    { fromDays: -90, toDays: 30, weekdays: [1, 2, 3, 4, 5], reason: "school runs" },
+    { fromDays: 44, toDays: 115, weekdays: [1, 2, 3, 4, 5], reason: "school runs" },
+    { fromDays: 130, toDays: 190, weekdays: [1, 2, 3, 4, 5], reason: "school runs" },
+  ],
   history: "known",
   regime: "handbook",
   facts: {
@@ -19,7 +24,6 @@ export const schoolMinibus: ScenarioMachine = {
     variant: "2.3 L diesel, six-speed",
     place: "pl-shed" as PlaceId,
     duty: { coldestStart: q(-14, "degC"), shortTrips: true, idling: true },
-    needed: [{ weekdays: [1, 2, 3, 4, 5], reason: "school runs, but for holidays" }],
   },
   meters: [
     {

@@ -1,6 +1,7 @@
 import { lazy, type ReactElement } from "react";
 import { Route, Routes } from "react-router";
 
+const VisitsPage = lazy(() => import("../places/ahead/visits/VisitsPage.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
@@ -26,6 +27,7 @@ const NotFound = lazy(() => import("./NotFound.js"));
 export default function OtherPlaces(): ReactElement {
   return (
     <Routes>
+      <Route path="/ahead/visits" element={<VisitsPage />} />
       <Route path="/yard" element={<Yard />} />
       <Route path="/yard/readings" element={<ReadingSheet />} />
       <Route path="/yard/new" element={<AddMachine />} />

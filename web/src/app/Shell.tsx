@@ -16,6 +16,7 @@ import { useUndo } from "./useUndo.js";
 
 const ExportReminder = lazy(() => import("./ExportReminder.js"));
 const NewerVersion = lazy(() => import("./NewerVersion.js"));
+const VisitPlans = lazy(() => import("./VisitPlans.js"));
 const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
 const Find = lazy(() => import("../places/find/Find.js"));
@@ -76,6 +77,7 @@ function OnceShown(): ReactElement | null {
 function Overlays(): ReactElement {
   useKeys();
   const overlay = useAppSelector((state) => state.session.overlay);
+  const wantsVisits = useAppSelector((state) => state.visits.phase !== "unwanted");
   const hasNotices = useAppSelector((state) => state.session.noticesGiven > 0);
   return (
     <>
@@ -85,6 +87,7 @@ function Overlays(): ReactElement {
         {overlay === "keys" && <KeyList />}
       </Suspense>
       {/* Apart, so that the first note does not take a dialog out of sight while it is fetched. */}
+      <Suspense>{wantsVisits && <VisitPlans />}</Suspense>
       <Suspense>{hasNotices && <Notices />}</Suspense>
     </>
   );

@@ -5,6 +5,7 @@ import { writeAs } from "../words/writing.js";
 import { preferencesReducer, storePreferences, storedPreferences } from "./preferences.js";
 import { sessionReducer } from "./session.js";
 import { undoReducer } from "./undo.js";
+import { visitsReducer } from "./visits.js";
 
 /** The store of what belongs to the sitting: not a second copy of the book. */
 export const store = configureStore({
@@ -13,6 +14,7 @@ export const store = configureStore({
     preferences: preferencesReducer,
     session: sessionReducer,
     undo: undoReducer,
+    visits: visitsReducer,
   },
   preloadedState: { preferences: storedPreferences() },
   // The board is plain data of some size; walking it on every action would cost more than it could catch.

@@ -19,6 +19,7 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
   const last = change.records.at(-1);
   const machine = machines.find((one) => last !== undefined && one.machine.id === machineOf(last));
   const tag = machine?.machine.tag ?? "";
+  if (change.command.endsWith("-visit")) return visitWords(change, tag);
   switch (change.command) {
     case "log-work":
       return `work on ${tag}${entryWords(last?.after as Entry, machine)}`;
@@ -113,4 +114,10 @@ function entryWords(entry: Entry, machine: BoardMachine | undefined): string {
 function readingWords(reading: Reading, machine: BoardMachine | undefined): string {
   const meter = machine?.meters.find((one) => one.meter.id === reading.meter)?.meter;
   return meter === undefined ? "" : `, ${dialFigureWithUnit(reading.value, meter.unit)}`;
+}
+
+function visitWords({ command, records }: Change, tag: string): string {
+  if (command === "drop-visit") return `dropping of a visit of ${tag}`;
+  if (command !== "accept-visit") return `change of a visit of ${tag}`;
+  return records.length > 1 ? counted(records.length, "visit") : `visit of ${tag}`;
 }

@@ -5,9 +5,9 @@ import { Link } from "react-router";
 import { preferred } from "../../app/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
-import { Page } from "../../ui/Page.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
+import { AheadPage } from "./AheadPage.js";
 import { AheadTable } from "./AheadTable.js";
 import { summarise } from "./summary.js";
 
@@ -25,7 +25,7 @@ export default function Ahead(): ReactElement {
   const summary = useMemo(() => summarise(board, today), [board, today]);
   const isEmpty = phase === "ready" && current.length === 0;
   return (
-    <Page title="Ahead" aside={<ViewChoice />}>
+    <AheadPage title="Ahead" aside={<ViewChoice />}>
       {machines.length > 0 && (
         <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
           <p>
@@ -40,7 +40,7 @@ export default function Ahead(): ReactElement {
       ) : (
         <ReachBoard machines={machines} today={today} namesMachines />
       )}
-    </Page>
+    </AheadPage>
   );
 }
 

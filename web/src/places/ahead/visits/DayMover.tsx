@@ -1,0 +1,115 @@
+import { addDays, type DayNumber } from "@yonderfell/core";
+import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
+import type { KeyboardEvent, ReactElement } from "react";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { roundMoney, weekdayDate } from "../../../words/visitWords.js";
+import type { VisitPanelProps } from "./VisitPanel.js";
+import { costOn, daysFor, nextSpare, otherWeeks } from "./visitModel.js";
+
+/** So many other weeks are offered. */
+const OTHER_WEEKS = 4;
+const DAYS_A_WEEK = 7;
+
+/** Moves a visit by days and weeks, with what each move costs; nothing is kept until it is said so. */
+export function DayMover(props: VisitPanelProps): ReactElement {
+  const { visit, today, planning, changes, onMove } = props;
+  const stands = visit.planned.day;
+  const go = (day: DayNumber | null): void => {
+    if (day !== null) onMove(day === stands ? null : day);
+  };
+  const step = (by: -1 | 1, from = visit.day): void =>
+    go(nextSpare(visit, from, by, today, planning));
+  const keys: Readonly<Record<string, () => void>> = {
+    ArrowLeft: () => step(-1),
+    ArrowRight: () => step(1),
+    PageUp: () => step(1, addDays(visit.day, -DAYS_A_WEEK - 1)),
+    PageDown: () => step(-1, addDays(visit.day, DAYS_A_WEEK + 1)),
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const act = keys[event.key];
+    if (act === undefined) return;
+    event.preventDefault();
+    act();
+  };
+  const keep = async (): Promise<void> => {
+    if (await changes.move(visit, visit.day)) onMove(null);
+  };
+  return (
+    <div className="space-y-2">
+      <div
+        role="group"
+        aria-label="Move it: arrow keys by a day, Page Up and Page Down by a week"
+        onKeyDown={onKeyDown}
+        className="flex flex-wrap items-center gap-3"
+      >
+        <button type="button" className={QUIET_BUTTON} onClick={() => step(-1)}>
+          <ArrowLeft size={18} aria-hidden="true" />
+          Earlier
+        </button>
+        <DayInHand {...props} />
+        <button type="button" className={QUIET_BUTTON} onClick={() => step(1)}>
+          Later
+          <ArrowRight size={18} aria-hidden="true" />
+        </button>
+        {visit.day !== stands && (
+          <>
+            <button type="button" className={PRIMARY_BUTTON} onClick={() => void keep()}>
+              <Check size={18} aria-hidden="true" />
+              {`Move to ${weekdayDate(visit.day, today)}`}
+            </button>
+            <button type="button" className={QUIET_BUTTON} onClick={() => onMove(null)}>
+              <Undo2 size={18} aria-hidden="true" />
+              Leave it
+            </button>
+          </>
+        )}
+      </div>
+      <OtherWeeks {...props} onGo={go} />
+    </div>
+  );
+}
+
+/** How much more than where it stands a visit costs on another day: `+3.20 cr`. */
+function moreWords({ visit, planning, currency }: VisitPanelProps, total: number): string {
+  const more = total - costOn(visit, visit.planned.day, planning).total;
+  return `${more < 0 ? "−" : "+"}${roundMoney(Math.abs(more), currency)}`;
+}
+
+function DayInHand(props: VisitPanelProps): ReactElement {
+  const { visit, today, planning } = props;
+  return (
+    <strong role="status" className="min-w-24 text-center tabular-nums">
+      {weekdayDate(visit.day, today)}
+      {visit.day !== visit.planned.day && (
+        <span className="block text-fine font-normal text-quiet">
+          {moreWords(props, costOn(visit, visit.day, planning).total)}
+        </span>
+      )}
+    </strong>
+  );
+}
+
+function OtherWeeks(
+  props: VisitPanelProps & { readonly onGo: (day: DayNumber) => void },
+): ReactElement | null {
+  const { visit, today, planning, weekWords, onGo } = props;
+  const weeks = otherWeeks(daysFor(visit, today, planning), visit.day, OTHER_WEEKS);
+  if (weeks.length === 0) return null;
+  return (
+    <ul aria-label="Cheapest in other weeks" className="flex flex-wrap items-center gap-x-5">
+      <li className="text-quiet">Other weeks, cheapest first:</li>
+      {weeks.map(({ day, cost }) => (
+        <li key={day}>
+          <button
+            type="button"
+            className="min-h-9 text-left text-clear underline max-sm:min-h-12"
+            onClick={() => onGo(day)}
+          >
+            {weekdayDate(day, today)}
+          </button>{" "}
+          <span className="text-quiet">{`${moreWords(props, cost.total)}, ${weekWords(day)}`}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}

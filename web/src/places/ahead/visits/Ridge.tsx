@@ -1,0 +1,149 @@
+import { addDays, partsFromDay, type DayNumber, type Week, type WorkHours } from "@yonderfell/core";
+import { useDroppable } from "@dnd-kit/core";
+import type { KeyboardEvent, ReactElement } from "react";
+import { counted, figure, MONTHS } from "../../../words/format.js";
+import { hoursWords } from "../../../words/visitWords.js";
+import { heldHours } from "./heldHours.js";
+import type { ListedVisit } from "./visitModel.js";
+
+const HEIGHT = 132;
+/** So much room over the highest week for its figure. */
+const HEADROOM = 1.22;
+
+/** Left and right travel from week to week. */
+function travel(event: KeyboardEvent<HTMLDivElement>): void {
+  if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
+  const weeks = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-week]")];
+  const at = weeks.findIndex((week) => week === document.activeElement);
+  if (at < 0) return;
+  event.preventDefault();
+  weeks[at + (event.key === "ArrowRight" ? 1 : -1)]?.focus();
+}
+
+/** The ridge: hours of work ahead by week as a skyline against a line for the hours there are. */
+export function Ridge({
+  weeks,
+  hours,
+  chosen,
+  onChoose,
+}: {
+  readonly weeks: readonly Week<ListedVisit>[];
+  readonly hours: WorkHours;
+  readonly chosen: DayNumber | null;
+  readonly onChoose: (monday: DayNumber) => void;
+}): ReactElement {
+  const line = hours.hours;
+  const most = Math.max(1, line ?? 0, ...weeks.map((week) => week.hours)) * HEADROOM;
+  return (
+    <div
+      className="overflow-x-auto pt-6"
+      role="group"
+      aria-label="Hours of work by week"
+      onKeyDown={travel}
+    >
+      <div className="relative flex min-w-[46rem]">
+        {weeks.map((week) => (
+          <WeekColumn
+            key={week.monday}
+            week={week}
+            most={most}
+            line={line}
+            isChosen={week.monday === chosen}
+            onChoose={onChoose}
+          />
+        ))}
+        {line !== null && (
+          <div
+            aria-hidden="true"
+            className="pointer-events-none absolute inset-x-0 border-t-2 border-ink"
+            style={{ top: HEIGHT * (1 - line / most) }}
+          >
+            <span className="absolute -top-6 right-0 bg-ground px-1 text-fine font-semibold">
+              {`${hoursWords(line)} there are`}
+            </span>
+          </div>
+        )}
+      </div>
+      <p className="flex gap-x-5 text-fine text-quiet" aria-hidden="true">
+        <span className="flex items-center gap-1.5">
+          <span className="inline-block h-3 w-5 bg-clear" />
+          accepted
+        </span>
+        <span className="flex items-center gap-1.5">
+          <span className="ridge-proposed inline-block h-3 w-5" />
+          proposed
+        </span>
+        hours of work in the week that begins on the day named
+      </p>
+    </div>
+  );
+}
+
+function WeekColumn({
+  week,
+  most,
+  line,
+  isChosen,
+  onChoose,
+}: {
+  readonly week: Week<ListedVisit>;
+  readonly most: number;
+  readonly line: number | null;
+  readonly isChosen: boolean;
+  readonly onChoose: (monday: DayNumber) => void;
+}): ReactElement {
+  const { setNodeRef, isOver } = useDroppable({ id: week.monday });
+  const held = heldHours(week);
+  const heightOf = (hours: number): number => (HEIGHT * hours) / most;
+  const over = line === null ? 0 : week.hours - line;
+  const { month, dayOfMonth } = partsFromDay(week.monday);
+  const isFirst = dayOfMonth <= 7;
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      data-week={week.monday}
+      aria-pressed={isChosen}
+      aria-label={wordsOf(week, held, over)}
+      onClick={() => onChoose(week.monday)}
+      className={`group flex min-w-6 flex-1 flex-col ${isOver ? "bg-wash" : ""}`}
+    >
+      <span
+        className={`flex w-full flex-col justify-end border-b-2 ${isChosen ? "border-ink bg-wash" : "border-rule group-hover:bg-wash"}`}
+        style={{ height: HEIGHT }}
+      >
+        {week.hours > 0 && (
+          <span
+            className={`text-center text-fine leading-tight tabular-nums ${over > 0 ? "font-bold text-overdue" : "text-quiet"}`}
+          >
+            {figure(week.hours, week.hours < 9.95 ? 1 : 0)}
+          </span>
+        )}
+        <span
+          className={`ridge-proposed block w-full ${over > 0 ? "ridge-over" : ""}`}
+          style={{ height: heightOf(week.hours - held) }}
+        />
+        <span
+          className={`block w-full ${over > 0 ? "bg-overdue" : "bg-clear"}`}
+          style={{ height: heightOf(held) }}
+        />
+      </span>
+      <span
+        aria-hidden="true"
+        className={`w-full pt-0.5 text-center text-fine tabular-nums ${isChosen ? "font-bold" : "text-quiet"}`}
+      >
+        {dayOfMonth}
+        <span className="block h-5">{isFirst ? MONTHS[month - 1] : ""}</span>
+      </span>
+    </button>
+  );
+}
+
+function wordsOf(week: Week<ListedVisit>, held: number, over: number): string {
+  const { month, dayOfMonth } = partsFromDay(week.monday);
+  const until = partsFromDay(addDays(week.monday, 6));
+  const dates = `${dayOfMonth} ${MONTHS[month - 1]} to ${until.dayOfMonth} ${MONTHS[until.month - 1]}`;
+  const load = `${hoursWords(week.hours)} of work, ${hoursWords(held)} of it accepted`;
+  const more = over > 0 ? `, ${hoursWords(over)} more than there are` : "";
+  return `${dates}: ${counted(week.visits.length, "visit")}, ${load}${more}`;
+}

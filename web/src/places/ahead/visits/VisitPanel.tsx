@@ -1,0 +1,251 @@
+import type { DayNumber, Planning, TaskId, TurnShare } from "@yonderfell/core";
+import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
+import { useState, type ReactElement } from "react";
+import { Link } from "react-router";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { SelectField } from "../../../ui/fields.js";
+import { shortDate } from "../../../words/format.js";
+import { costParts, roundMoney, shareWords, weekdayDate } from "../../../words/visitWords.js";
+import { DayMover } from "./DayMover.js";
+import type { VisitChanges } from "./useVisitChanges.js";
+import { costOn, type ListedVisit } from "./visitModel.js";
+import { visitState } from "./VisitRow.js";
+
+/** What the panel of a visit is told. */
+export interface VisitPanelProps {
+  readonly visit: ListedVisit;
+  readonly nameOf: (task: TaskId) => string;
+  /** All tasks of its machine. */
+  readonly tasks: readonly TaskId[];
+  readonly today: DayNumber;
+  readonly planning: Planning;
+  readonly currency: string;
+  readonly changes: VisitChanges;
+  readonly weekWords: (day: DayNumber) => string;
+  readonly onMove: (day: DayNumber | null) => void;
+}
+
+/** A visit in hand: what it does, what it costs and why, and all that can be done with it. */
+export function VisitPanel(props: VisitPanelProps): ReactElement {
+  const { visit, today, planning, currency, changes } = props;
+  const [ticked, setTicked] = useState<readonly TaskId[]>([]);
+  const cost = costOn(visit, visit.day, planning);
+  const state = visitState(visit);
+  const isMoved = visit.day !== visit.planned.day;
+  return (
+    <div
+      role="group"
+      aria-label={`Visit of ${visit.of.machine.tag} on ${weekdayDate(visit.day, today)}`}
+      className="mb-2 ml-5 space-y-3 border-l-4 border-hairline bg-raised px-4 py-3 max-sm:ml-0"
+    >
+      <Work {...props} ticked={ticked} onTick={setTicked} />
+      <p>
+        <strong>{roundMoney(cost.total, currency)}</strong>{" "}
+        <span className="text-quiet">{`for coming together: ${costParts(cost, currency)}. Parts, fluids and labour are paid on any day.`}</span>
+      </p>
+      <Fitting {...props} />
+      <DayMover {...props} />
+      <div className="flex flex-wrap items-end gap-3">
+        {state === "proposed" && !isMoved && (
+          <button
+            type="button"
+            className={PRIMARY_BUTTON}
+            onClick={() => void changes.accept([visit])}
+          >
+            <Check size={18} aria-hidden="true" />
+            Accept
+          </button>
+        )}
+        <PinButton {...props} />
+        {ticked.length > 0 && ticked.length < visit.turns.length && (
+          <SplitOff {...props} ticked={ticked} onDone={() => setTicked([])} />
+        )}
+        <AddTask {...props} />
+        {state !== "proposed" && (
+          <button type="button" className={QUIET_BUTTON} onClick={() => void changes.drop(visit)}>
+            <X size={18} aria-hidden="true" />
+            Drop the visit
+          </button>
+        )}
+        <Link to={logPath(visit)} className={QUIET_BUTTON}>
+          <NotebookPen size={18} aria-hidden="true" />
+          Log it
+        </Link>
+      </div>
+      <p role="alert" className="text-overdue empty:hidden">
+        {changes.failure}
+      </p>
+    </div>
+  );
+}
+
+/** Where the work of a visit is logged, all of its tasks chosen. */
+export function logPath({ of, turns, planned }: ListedVisit): string {
+  const tasks = [...turns.map(({ task }) => task), ...planned.others];
+  const query = tasks.map((task) => `task=${encodeURIComponent(task)}`).join("&");
+  return `/log/${encodeURIComponent(of.machine.id)}?${query}`;
+}
+
+type Ticking = VisitPanelProps & {
+  readonly ticked: readonly TaskId[];
+  readonly onTick: (tasks: readonly TaskId[]) => void;
+};
+
+function Work(props: Ticking): ReactElement {
+  const { visit, nameOf, planning } = props;
+  const cost = costOn(visit, visit.day, planning);
+  return (
+    <ul>
+      {cost.turns.map((share) => (
+        <Turn key={share.turn.task} {...props} share={share} />
+      ))}
+      {visit.planned.others.map((task) => (
+        <li
+          key={task}
+          className="grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline max-sm:flex max-sm:flex-wrap"
+        >
+          <span className="min-h-9 content-center font-medium">{nameOf(task)}</span>
+          <span />
+          <span className="text-quiet">added by hand, no turn ahead</span>
+          <LeaveOut {...props} task={task} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const countOf = ({ turns, planned }: ListedVisit): number => turns.length + planned.others.length;
+
+function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
+  const { visit, nameOf, today, currency, ticked, onTick, share } = props;
+  const { task, due, hardEnd, access } = share.turn;
+  const isLate = hardEnd !== null && visit.day > hardEnd;
+  const hard = isLate ? "past its hard limit" : `hard limit ${shortDate(hardEnd ?? due, today)}`;
+  const words = [
+    shareWords(share, visit.day, currency),
+    ...(hardEnd === null ? [] : [hard]),
+    ...(access === null ? [] : [access]),
+  ];
+  return (
+    <li className="grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline first:border-t-0 max-sm:flex max-sm:flex-wrap">
+      <label className="flex min-h-9 items-center gap-2.5 font-medium max-sm:min-h-12">
+        {countOf(visit) > 1 && (
+          <input
+            type="checkbox"
+            aria-label={`Choose ${nameOf(task)}`}
+            className="size-4.5 accent-(--clear)"
+            checked={ticked.includes(task)}
+            onChange={({ target }) =>
+              onTick(target.checked ? [...ticked, task] : ticked.filter((one) => one !== task))
+            }
+          />
+        )}
+        {nameOf(task)}
+      </label>
+      <span className="tabular-nums">{`due ${shortDate(due, today)}`}</span>
+      <span className={`flex-1 ${isLate ? "font-semibold text-overdue" : "text-quiet"}`}>
+        {words.join("; ")}
+      </span>
+      <LeaveOut {...props} task={task} />
+    </li>
+  );
+}
+
+function LeaveOut({
+  visit,
+  nameOf,
+  changes,
+  task,
+}: VisitPanelProps & { readonly task: TaskId }): ReactElement | null {
+  if (countOf(visit) < 2) return null;
+  return (
+    <button
+      type="button"
+      aria-label={`Leave out ${nameOf(task)}`}
+      className="min-h-9 px-2 text-clear underline max-sm:min-h-12"
+      onClick={() => void changes.leaveOut(visit, task)}
+    >
+      Leave out
+    </button>
+  );
+}
+
+function Fitting({ visit, nameOf, today, changes }: VisitPanelProps): ReactElement | null {
+  if (visit.planned.fitting.length === 0) return null;
+  return (
+    <ul aria-label="Would be cheapest in this visit too">
+      {visit.planned.fitting.map(({ task, due }) => (
+        <li key={task} className="flex flex-wrap items-center gap-x-4">
+          <span>{`Fits in: ${nameOf(task)}, due ${shortDate(due, today)}`}</span>
+          <button
+            type="button"
+            aria-label={`Add ${nameOf(task)}`}
+            className="inline-flex min-h-9 items-center gap-1 px-2 text-clear underline max-sm:min-h-12"
+            onClick={() => void changes.add(visit, task)}
+          >
+            <Plus size={15} aria-hidden="true" />
+            Add
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function PinButton({ visit, changes }: VisitPanelProps): ReactElement {
+  const isPinned = visitState(visit) === "pinned";
+  const Icon = isPinned ? PinOff : Pin;
+  return (
+    <button
+      type="button"
+      className={QUIET_BUTTON}
+      onClick={() => void changes.pin(visit, !isPinned)}
+    >
+      <Icon size={18} aria-hidden="true" />
+      {isPinned ? "Unpin" : "Pin to this day"}
+    </button>
+  );
+}
+
+function SplitOff({
+  visit,
+  today,
+  changes,
+  ticked,
+  onDone,
+}: VisitPanelProps & {
+  readonly ticked: readonly TaskId[];
+  readonly onDone: () => void;
+}): ReactElement {
+  const own = visit.turns.filter(({ task }) => ticked.includes(task));
+  const last = Math.max(...own.map(({ due }) => due)) as DayNumber;
+  // Where the tasks that leave fall due, but never on the day they leave.
+  const day = last > visit.day ? last : ((visit.day + 1) as DayNumber);
+  const split = async (): Promise<void> => {
+    if (await changes.split(visit, ticked, day)) onDone();
+  };
+  return (
+    <button type="button" className={QUIET_BUTTON} onClick={() => void split()}>
+      <Split size={18} aria-hidden="true" />
+      {`Split off to ${weekdayDate(day, today)}`}
+    </button>
+  );
+}
+
+function AddTask({ visit, nameOf, tasks, changes }: VisitPanelProps): ReactElement | null {
+  const inIt = new Set([...visit.turns.map(({ task }) => task), ...visit.planned.others]);
+  const others = tasks.filter((task) => !inIt.has(task));
+  if (others.length === 0) return null;
+  return (
+    <div className="w-52">
+      <SelectField<string>
+        label="Add a task"
+        value=""
+        choices={[["", "choose"], ...others.map((task) => [task, nameOf(task)] as const)]}
+        onChange={(task) => {
+          if (task !== "") void changes.add(visit, task as TaskId);
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,255 @@
+import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import {
+  addDays,
+  mondayOf,
+  ridgeOf,
+  type DayNumber,
+  type TaskId,
+  type Week,
+} from "@yonderfell/core";
+import { CheckCheck } from "lucide-react";
+import { useMemo, useState, type ReactElement } from "react";
+import { notifyFailure } from "../../../app/notify.js";
+import { useAppSelector } from "../../../app/store.js";
+import { useVisits } from "../../../app/useVisits.js";
+import type { VisitsState } from "../../../app/visits.js";
+import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { counted, sentence } from "../../../words/format.js";
+import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
+import { useCurrency } from "../../stores/useCurrency.js";
+import { AheadPage } from "../AheadPage.js";
+import { MissedVisits } from "./MissedVisits.js";
+import { Ridge } from "./Ridge.js";
+import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
+import { daysFor, listVisits, type ListedVisit, type Moving } from "./visitModel.js";
+import { VisitIssues } from "./VisitIssues.js";
+import { VisitPanel } from "./VisitPanel.js";
+import { VisitRow } from "./VisitRow.js";
+import { Weights } from "./Weights.js";
+
+/** So far a pointer moves before a line is dragged rather than pressed, in pixels. */
+const DRAG_FROM = 6;
+/** So many visits are listed before more are asked for. */
+const LISTED_AT_ONCE = 60;
+
+/** The visits ahead: what is brought together when, what each week holds, and what cannot be kept to. */
+export default function VisitsPage(): ReactElement {
+  const visits = useVisits();
+  return (
+    <AheadPage title="Visits">
+      {visits.machines.length === 0 ? (
+        <p role="status" className="py-10 text-quiet">
+          {visits.phase === "failed"
+            ? `The visits could not be planned: ${visits.reason}. Reload the page to try again.`
+            : visits.phase === "ready"
+              ? "The book has no machines yet."
+              : "Planning the visits"}
+        </p>
+      ) : (
+        <Plan visits={visits} />
+      )}
+    </AheadPage>
+  );
+}
+
+function useNames(): (task: TaskId) => string {
+  const board = useAppSelector((state) => state.board.machines);
+  return useMemo(() => {
+    const names = new Map(
+      board.flatMap(({ tasks }) => tasks.map(({ task }) => [task.id, task.name] as const)),
+    );
+    return (task) => names.get(task) ?? "a task";
+  }, [board]);
+}
+
+function useTasksOf(): (machine: string) => readonly TaskId[] {
+  const board = useAppSelector((state) => state.board.machines);
+  return (machine) =>
+    board.find((one) => one.machine.id === machine)?.tasks.map(({ task }) => task.id) ?? [];
+}
+
+/** What the parts of the page share. */
+interface Planned {
+  readonly visits: VisitsState;
+  readonly listed: readonly ListedVisit[];
+  readonly ridge: readonly Week<ListedVisit>[];
+  readonly today: DayNumber;
+  readonly nameOf: (task: TaskId) => string;
+  readonly changes: VisitChanges;
+  /** The visit whose panel stands open, empty where none does. */
+  readonly open: string;
+  readonly onOpen: (key: string) => void;
+  readonly onMove: (moving: Moving | null) => void;
+  readonly week: DayNumber | null;
+  readonly onWeek: (monday: DayNumber | null) => void;
+}
+
+function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
+  const { machines, planning, hours } = visits;
+  const today = useAppSelector((state) => state.session.today);
+  const nameOf = useNames();
+  const changes = useVisitChanges();
+  const [moving, onMove] = useState<Moving | null>(null);
+  const [week, onWeek] = useState<DayNumber | null>(null);
+  const [open, onOpen] = useState("");
+  const listed = useMemo(() => listVisits(machines, moving), [machines, moving]);
+  const ridge = useMemo(
+    () => ridgeOf(listed, today, planning.weeks + 1),
+    [listed, today, planning.weeks],
+  );
+  const dragged = ({ active, over }: DragEndEvent): void => {
+    const visit = listed.find(({ key }) => key === active.id);
+    if (visit === undefined || over === null) return;
+    const first = daysFor(visit, today, planning).find(({ day }) => mondayOf(day) === over.id);
+    onOpen(visit.key);
+    if (first !== undefined) onMove({ key: visit.key, day: first.day });
+    else notifyFailure("On no day of that week may all of it be done.");
+  };
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM } }),
+  );
+  const planned: Planned = {
+    ...{ visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week, onWeek },
+  };
+  return (
+    <DndContext sensors={sensors} onDragEnd={dragged}>
+      <Summary listed={listed} ridge={ridge} hours={hours.hours} today={today} />
+      <VisitIssues machines={machines} nameOf={nameOf} today={today} />
+      <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
+      <Ridge
+        weeks={ridge}
+        hours={hours}
+        chosen={week}
+        onChoose={(monday) => onWeek(monday === week ? null : monday)}
+      />
+      <ListHead {...planned} />
+      <VisitList {...planned} />
+      <Weights />
+    </DndContext>
+  );
+}
+
+/** The visits of the week chosen, or all. */
+function shownOf({ week, listed, ridge }: Planned): readonly ListedVisit[] {
+  if (week === null) return listed;
+  return ridge.find(({ monday }) => monday === week)?.visits ?? [];
+}
+
+function ListHead(props: Planned): ReactElement {
+  const { week, today, onWeek, changes } = props;
+  const acceptable = shownOf(props).filter(({ planned }) => planned.visit === null);
+  return (
+    <div className="mt-4 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
+      <h2 className="text-large font-bold">
+        {week === null
+          ? "All visits ahead"
+          : `Week of ${weekdayDate(week, today)} to ${weekdayDate(addDays(week, 6), today)}`}
+      </h2>
+      {week !== null && (
+        <div className="flex flex-wrap gap-3">
+          {acceptable.length > 0 && (
+            <button
+              type="button"
+              className={QUIET_BUTTON}
+              onClick={() => void changes.accept(acceptable)}
+            >
+              <CheckCheck size={18} aria-hidden="true" />
+              {`Accept ${counted(acceptable.length, "visit")} of this week`}
+            </button>
+          )}
+          <button type="button" className={QUIET_BUTTON} onClick={() => onWeek(null)}>
+            All weeks
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function VisitList(props: Planned): ReactElement {
+  const { visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week } = props;
+  const { planning, hours } = visits;
+  const currency = useCurrency();
+  const tasksOf = useTasksOf();
+  const [most, setMost] = useState(LISTED_AT_ONCE);
+  const shown = shownOf(props);
+  // The visit in hand stays in the list, even where it has been moved out of the week.
+  const inHand = listed.find(({ key }) => key === open);
+  const list = inHand === undefined || shown.includes(inHand) ? shown : [...shown, inHand];
+  const weekWords = (day: DayNumber): string => {
+    const load = ridge.find(({ monday }) => monday === mondayOf(day))?.hours ?? 0;
+    const of = hours.hours === null ? "" : ` of ${hoursWords(hours.hours)}`;
+    return `${hoursWords(load)}${of} that week`;
+  };
+  if (list.length === 0) {
+    const where = week === null ? "in the weeks looked at" : "in this week";
+    return <p className="py-4 text-quiet">{`There is no visit ${where}.`}</p>;
+  }
+  return (
+    <>
+      <ul>
+        {list.slice(0, most).map((visit) => (
+          <VisitRow
+            key={visit.key}
+            {...{ visit, nameOf, today, planning, currency }}
+            isOpen={visit.key === open}
+            onOpen={() => {
+              onOpen(visit.key === open ? "" : visit.key);
+              onMove(null);
+            }}
+          >
+            <VisitPanel
+              {...{ visit, nameOf, today, planning, currency, changes, weekWords }}
+              tasks={tasksOf(visit.of.machine.id)}
+              onMove={(day) => onMove(day === null ? null : { key: visit.key, day })}
+            />
+          </VisitRow>
+        ))}
+      </ul>
+      {list.length > most && (
+        <button
+          type="button"
+          className={`${QUIET_BUTTON} mt-3`}
+          onClick={() => setMost(most + LISTED_AT_ONCE)}
+        >
+          {`Show more: ${list.length - most} to come`}
+        </button>
+      )}
+    </>
+  );
+}
+
+function Summary({
+  listed,
+  ridge,
+  hours,
+  today,
+}: {
+  readonly listed: readonly ListedVisit[];
+  readonly ridge: readonly Week<ListedVisit>[];
+  readonly hours: number | null;
+  readonly today: DayNumber;
+}): ReactElement {
+  const held = listed.filter(({ planned }) => planned.visit !== null).length;
+  const next = listed[0];
+  const over = hours === null ? undefined : ridge.find((week) => week.hours > hours);
+  const unknown = ridge.reduce((sum, week) => sum + week.unknown, 0);
+  const sentences = [
+    next === undefined
+      ? ""
+      : `Next: ${next.of.machine.tag} ${next.of.machine.name}, ${weekdayDate(next.day, today)}.`,
+    `${sentence(counted(listed.length, "visit"))} ahead, ${held} in the book.`,
+    over === undefined
+      ? ""
+      : `The week of ${weekdayDate(over.monday, today)} holds more than there are hours for.`,
+    unknown === 0
+      ? ""
+      : `${counted(unknown, "turn")} without an estimate of time are not in the hours.`,
+  ];
+  return (
+    <p className="mb-3">
+      <strong>{sentences[0]}</strong>{" "}
+      <span className="text-quiet">{sentences.slice(1).filter(Boolean).join(" ")}</span>
+    </p>
+  );
+}

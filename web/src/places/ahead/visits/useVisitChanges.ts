@@ -1,0 +1,115 @@
+import {
+  acceptVisits,
+  addToVisit,
+  dropVisit,
+  leaveOut,
+  moveVisit,
+  pinVisit,
+  splitVisit,
+  type Change,
+  type DayNumber,
+  type NewVisit,
+  type TaskId,
+  type VisitContext,
+} from "@yonderfell/core";
+import { surroundings } from "../../../app/openBook.js";
+import { useApply } from "../../../app/useApply.js";
+import { weekdayDate } from "../../../words/visitWords.js";
+import type { ListedVisit } from "./visitModel.js";
+
+/** What can be done with a visit; each answers whether it is saved. What is only proposed is accepted with it. */
+export interface VisitChanges {
+  readonly accept: (visits: readonly ListedVisit[]) => Promise<boolean>;
+  readonly move: (visit: ListedVisit, day: DayNumber) => Promise<boolean>;
+  readonly pin: (visit: ListedVisit, isPinned: boolean) => Promise<boolean>;
+  readonly add: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
+  readonly leaveOut: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
+  readonly split: (
+    visit: ListedVisit,
+    tasks: readonly TaskId[],
+    day: DayNumber,
+  ) => Promise<boolean>;
+  readonly drop: (visit: ListedVisit) => Promise<boolean>;
+  /** What stood in the way of the last, empty where nothing did. */
+  readonly failure: string;
+}
+
+const tasksOf = ({ turns }: ListedVisit): TaskId[] => [...new Set(turns.map(({ task }) => task))];
+
+function contextOf({ of }: ListedVisit): VisitContext {
+  const { today, newId } = surroundings();
+  return { today, newId, since: of.since };
+}
+
+/** A visit as it is written when it is accepted. */
+function written(visit: ListedVisit, more: Partial<NewVisit> = {}): NewVisit {
+  const { of, planned } = visit;
+  return { machine: of.machine.id, day: planned.day, tasks: tasksOf(visit), ...more };
+}
+
+const accepted = (visit: ListedVisit, more: Partial<NewVisit>): Change =>
+  acceptVisits([written(visit, more)], contextOf(visit));
+
+function acceptedAll(visits: readonly ListedVisit[]): Change {
+  const records = visits.flatMap((visit) => accepted(visit, {}).records);
+  return { command: "accept-visit", records };
+}
+
+function acceptedWords(visits: readonly ListedVisit[]): string {
+  const [first] = visits;
+  if (visits.length !== 1 || first === undefined) return `${visits.length} visits are in the book.`;
+  const day = weekdayDate(first.planned.day, surroundings().today);
+  return `${first.of.machine.tag} on ${day} is in the book.`;
+}
+
+/** The way to change the visits of the open book. */
+export function useVisitChanges(): VisitChanges {
+  const { apply, failure } = useApply();
+  const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
+  const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
+  return {
+    failure,
+    accept: (visits) => apply(acceptedAll(visits), acceptedWords(visits)),
+    move: (visit, day) => {
+      const { visit: held } = visit.planned;
+      const change = held === null ? accepted(visit, { day }) : moveVisit(held, day);
+      return apply(change, `${tagOf(visit)} is on ${on(day)}.`);
+    },
+    pin: (visit, isPinned) => {
+      const { visit: held } = visit.planned;
+      const change = held === null ? accepted(visit, { isPinned }) : pinVisit(held, isPinned);
+      const day = on(visit.planned.day);
+      return apply(change, isPinned ? `${tagOf(visit)} is pinned to ${day}.` : "No longer pinned.");
+    },
+    add: (visit, task) => {
+      const { visit: held } = visit.planned;
+      const tasks = [...tasksOf(visit), task];
+      const change = held === null ? accepted(visit, { tasks }) : addToVisit(held, task);
+      return apply(change, `Added to ${tagOf(visit)} on ${on(visit.planned.day)}.`);
+    },
+    leaveOut: (visit, task) => {
+      const { visit: held } = visit.planned;
+      const tasks = tasksOf(visit).filter((one) => one !== task);
+      const change =
+        held === null ? accepted(visit, { tasks, without: [task] }) : leaveOut(held, task);
+      return apply(change, `Left out of ${tagOf(visit)} on ${on(visit.planned.day)}.`);
+    },
+    split: (visit, tasks, day) => {
+      const { visit: held } = visit.planned;
+      const stays = tasksOf(visit).filter((one) => !tasks.includes(one));
+      const change =
+        held === null
+          ? acceptVisits(
+              [written(visit, { tasks: stays }), written(visit, { tasks, day })],
+              contextOf(visit),
+            )
+          : splitVisit(held, tasks, day, contextOf(visit));
+      return apply(change, `${tagOf(visit)} has two visits now.`);
+    },
+    drop: (visit) => {
+      const { visit: held } = visit.planned;
+      if (held === null) return Promise.resolve(false);
+      return apply(dropVisit(held), `${tagOf(visit)} is planned anew.`);
+    },
+  };
+}

@@ -1,0 +1,97 @@
+import {
+  otherDays,
+  costOfVisiting,
+  mondayOf,
+  spareDays,
+  planUntil,
+  turnKey,
+  visitCostOn,
+  type DayNumber,
+  type OtherDay,
+  type PlannedVisit,
+  type Planning,
+  type Turn,
+  type VisitCost,
+} from "@yonderfell/core";
+import type { PlannedMachine } from "../../../work/visitKeeper.js";
+
+/** A visit as the page lists it. */
+export interface ListedVisit {
+  /** Stays the same while it is moved about. */
+  readonly key: string;
+  readonly of: PlannedMachine;
+  readonly planned: PlannedVisit;
+  /** Where it stands, or where it is being moved to. */
+  readonly day: DayNumber;
+  readonly turns: readonly Turn[];
+  readonly otherMinutes: number;
+  readonly isOutside: boolean;
+}
+
+/** A visit that is being moved and not yet kept. */
+export interface Moving {
+  readonly key: string;
+  readonly day: DayNumber;
+}
+
+/** What a visit is called as long as it stands: that of the book by its id, one proposed by its first turn. */
+export function visitKey(of: PlannedMachine, { visit, turns }: PlannedVisit): string {
+  const first = turns[0];
+  const name = first === undefined ? "" : turnKey(first);
+  return visit === null ? `proposed ${of.machine.id} ${name}` : visit.id;
+}
+
+/** All visits of some machines, earliest first, the one being moved where it is moved to. */
+export function listVisits(
+  machines: readonly PlannedMachine[],
+  moving: Moving | null,
+): ListedVisit[] {
+  const listed = machines.flatMap((of) =>
+    of.plan.visits.map((planned) => listedVisit(of, planned)),
+  );
+  const placed = listed.map((one) =>
+    moving !== null && one.key === moving.key ? { ...one, day: moving.day } : one,
+  );
+  return placed.sort((one, other) => one.day - other.day);
+}
+
+function listedVisit(of: PlannedMachine, planned: PlannedVisit): ListedVisit {
+  const { day, turns, isOutside, others } = planned;
+  const otherMinutes = others.reduce((sum, task) => sum + (of.minutes[task] ?? 0), 0);
+  return { key: visitKey(of, planned), of, planned, day, turns, otherMinutes, isOutside };
+}
+
+/** What a visit costs on a day. */
+export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Planning): VisitCost {
+  return visitCostOn(turns, day, costOfVisiting(of.machine, planning), planning);
+}
+
+/** The days a visit can be moved to, cheapest first. */
+export function daysFor(visit: ListedVisit, today: DayNumber, planning: Planning): OtherDay[] {
+  const { machine } = visit.of;
+  const spare = spareDays(machine, planning.workdays, today, planUntil(today, planning));
+  return otherDays(visit.turns, spare, costOfVisiting(machine, planning), planning);
+}
+
+/** The next day before or after one that a machine can be worked on; null where there is none. */
+export function nextSpare(
+  { of }: ListedVisit,
+  day: DayNumber,
+  step: -1 | 1,
+  today: DayNumber,
+  planning: Planning,
+): DayNumber | null {
+  const spare = spareDays(of.machine, planning.workdays, today, planUntil(today, planning));
+  const found = step > 0 ? spare.find((one) => one > day) : spare.findLast((one) => one < day);
+  return found ?? null;
+}
+
+/** The cheapest day in each of the cheapest other weeks. */
+export function otherWeeks(days: readonly OtherDay[], day: DayNumber, most: number): OtherDay[] {
+  const weeks = new Map<DayNumber, OtherDay>();
+  for (const one of days) {
+    const monday = mondayOf(one.day);
+    if (monday !== mondayOf(day) && !weeks.has(monday)) weeks.set(monday, one);
+  }
+  return [...weeks.values()].slice(0, most);
+}
