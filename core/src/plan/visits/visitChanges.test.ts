@@ -1,0 +1,53 @@
+import { TODAY, visit } from "../../../test/plans.js";
+import { addDays } from "../../calendar/dayNumber.js";
+import { visitSchema } from "../../book/visit.js";
+import {
+  acceptVisits,
+  addToVisit,
+  dropVisit,
+  leaveOut,
+  moveVisit,
+  pinVisit,
+  splitVisit,
+} from "./visitChanges.js";
+import type { TaskId } from "../../book/ids.js";
+import type { Change } from "../../book/change.js";
+
+const context = { today: TODAY, newId: () => "new", since: 7 };
+const held = visit("2026-12-02", ["oil", "wash"]);
+const OIL = "oil" as TaskId;
+const WASH = "wash" as TaskId;
+
+const afterOf = (change: Change): unknown[] => change.records.map(({ after }) => after);
+
+test("an accepted visit is what the book's schema takes, with the day and what was logged by then", () => {
+  const [after] = afterOf(
+    acceptVisits([{ machine: "van" as never, day: addDays(TODAY, 2), tasks: [OIL] }], context),
+  );
+  expect(after).toEqual({
+    ...{ id: "new", machine: "van", date: "2026-11-25", tasks: ["oil"] },
+    ...{ accepted: "2026-11-23", since: 7 },
+  });
+  expect(visitSchema.safeParse(after).success).toBe(true);
+});
+
+test("it is moved, pinned and added to", () => {
+  expect(afterOf(moveVisit(held, TODAY))).toEqual([{ ...held, date: "2026-11-23" }]);
+  expect(afterOf(pinVisit(held, true))).toEqual([{ ...held, pinned: true }]);
+  const without = { ...held, tasks: [OIL], without: [WASH] };
+  expect(afterOf(addToVisit(without, WASH))).toEqual([{ ...held, without: [] }]);
+});
+
+test("a task left out is kept as left out; without any task the visit goes", () => {
+  expect(afterOf(leaveOut(held, OIL))).toEqual([{ ...held, tasks: ["wash"], without: ["oil"] }]);
+  expect(leaveOut({ ...held, tasks: [OIL] }, OIL)).toEqual(dropVisit({ ...held, tasks: [OIL] }));
+});
+
+test("split, both parts were accepted when the whole was", () => {
+  const change = splitVisit({ ...held, since: 3 }, [WASH], addDays(TODAY, 30), context);
+  expect(afterOf(change)).toEqual([
+    { ...held, since: 3, tasks: ["oil"] },
+    { ...held, since: 3, id: "new", date: "2026-12-23", tasks: ["wash"] },
+  ]);
+  expect(splitVisit(held, [OIL, WASH], TODAY, context).records).toEqual([]);
+});

@@ -1,0 +1,85 @@
+import {
+  acceptVisits,
+  addDays,
+  changeSettings,
+  logWork,
+  type DayNumber,
+  type MachineId,
+  type TaskId,
+} from "@yonderfell/core";
+import { seededRandom } from "@yonderfell/demo/random";
+import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
+import { visitsReducer, visitsUpdated, type VisitsState } from "../app/visits.js";
+import { MemoryStorage } from "../data/memoryStorage.js";
+import { VisitKeeper, type PlannedMachine } from "./visitKeeper.js";
+
+const byId = (machines: readonly PlannedMachine[]): PlannedMachine[] =>
+  [...machines].sort((one, other) => (one.machine.id < other.machine.id ? -1 : 1));
+
+async function fromScratch(storage: MemoryStorage, today: DayNumber): Promise<PlannedMachine[]> {
+  const update = await new VisitKeeper(storage).refresh(today);
+  return byId(update?.machines ?? []);
+}
+
+type Random = () => number;
+const pick = <T>(random: Random, list: readonly T[]): T =>
+  list[Math.floor(random() * list.length)] as T;
+
+async function changeSomething(
+  storage: MemoryStorage,
+  random: Random,
+  round: number,
+): Promise<void> {
+  const machine: MachineId = pick(random, BOOK.machines ?? []).id;
+  const around = countingSurroundings(`round-${round}`);
+  const own = (BOOK.tasks ?? []).filter((task) => task.machine === machine);
+  const task: TaskId = pick(random, own).id;
+  const kind = Math.floor(random() * 4);
+  if (kind === 0) {
+    const work = { day: addDays(TODAY, -1), tasks: [task], figures: [], note: "seeded" };
+    await storage.perform(machine, (book, context) => logWork(book, work, context), around);
+  } else if (kind === 1) {
+    const day = addDays(TODAY, Math.floor(random() * 90));
+    const context = { today: TODAY, newId: around.newId, since: null };
+    const change = acceptVisits([{ machine, day, tasks: [task] }], context);
+    await storage.apply(change, around.now, true);
+  } else if (kind === 2) {
+    const planning = { visitCost: Math.floor(random() * 80) };
+    const change = changeSettings(await storage.ownSettings(), { planning });
+    if (change.ok) await storage.apply(change.value, around.now, true);
+  } else {
+    await storage.takeBack(1 + Math.floor(random() * (await storage.lastSeq())), around.now);
+  }
+}
+
+test.each([1, 2])("the visits kept current are the visits from scratch, seed %i", async (seed) => {
+  const random = seededRandom(seed);
+  const storage = new MemoryStorage();
+  await storage.fill(BOOK);
+  const keeper = new VisitKeeper(storage);
+  let state: VisitsState | undefined;
+  let today = TODAY;
+  for (let round = 0; round < 25; round += 1) {
+    if (random() < 0.1) today = addDays(today, 1);
+    if (round > 0) await changeSomething(storage, random, round);
+    const update = await keeper.refresh(today);
+    if (update !== null) state = visitsReducer(state, visitsUpdated(update));
+    expect(byId(state?.machines ?? [])).toEqual(await fromScratch(storage, today));
+  }
+});
+
+test("a change of one machine plans that one only; a change of what all share plans all", async () => {
+  const storage = new MemoryStorage();
+  await storage.fill(BOOK);
+  const keeper = new VisitKeeper(storage);
+  expect((await keeper.refresh(TODAY))?.machines).toHaveLength(BOOK.machines?.length ?? 0);
+  expect(await keeper.refresh(TODAY)).toBeNull();
+  const around = countingSurroundings();
+  const work = { day: TODAY, tasks: ["t-bus-oil" as TaskId], figures: [], note: "" };
+  const bus = "m-bus" as MachineId;
+  await storage.perform(bus, (book, context) => logWork(book, work, context), around);
+  expect((await keeper.refresh(TODAY))?.machines.map(({ machine }) => machine.id)).toEqual([bus]);
+  const change = changeSettings(await storage.ownSettings(), { leadDays: 12 });
+  if (change.ok) await storage.apply(change.value, around.now, true);
+  expect((await keeper.refresh(TODAY))?.isWhole).toBe(true);
+});
