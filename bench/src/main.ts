@@ -11,6 +11,7 @@ import {
 import { measureBrowser } from "./browser.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
+import { measureVisits } from "./visits.js";
 import { measureYard } from "./yard.js";
 
 const TODAY = dayOf("2026-11-23");
@@ -44,5 +45,7 @@ console.log(`JSON.parse of it: ${parse.toFixed(0)} ms`);
 line("due rules, whole book", whole, 1);
 line("due rules, one machine", one, 0.005);
 console.log(`validation, whole book: ${(validation / parse).toFixed(2)} × JSON.parse`);
+await measureVisits(parse);
+if (process.argv.includes("--visits")) process.exit();
 await measureBrowser();
 await measureYard();

@@ -14,6 +14,13 @@ export interface VisitDay {
 /** What the search goes by. */
 export type Weights = Pick<Planning, "accessCost" | "lateADay" | "pastGraceADay">;
 
+/** Some shared turns that may be done at a visit, and what that costs. */
+interface Choice {
+  readonly chosen: readonly number[];
+  readonly bits: bigint;
+  readonly cost: number;
+}
+
 /** Which turns are done on which days, at the least cost. */
 export interface CheapestDays {
   /** The day of each turn, in the order given. */
@@ -59,6 +66,10 @@ class Search {
   private readonly alone: readonly number[];
   private readonly shared: readonly number[];
   private readonly lastDay: readonly number[];
+  /** The bit of each shared turn. */
+  private readonly bits: bigint[] = [];
+  /** The choices already worked out, by day and what is done. */
+  private readonly chosen: Map<bigint, readonly Choice[]>[] = [];
   /** What has been summed between two visits. */
   private readonly known: number[] = [];
   /** What the accesses of the turns on their own cost, whenever they are done. */
@@ -80,6 +91,7 @@ class Search {
     const isShared = (index: number): boolean => sharesAccess(turns, index, days);
     this.alone = positions.filter((index) => !isShared(index));
     this.shared = positions.filter(isShared);
+    this.shared.forEach((index, place) => (this.bits[index] = 1n << BigInt(place)));
     const opening = this.alone.filter((index) => (turns[index] as Turn).access !== null);
     this.openings = opening.length * weights.accessCost;
     this.lastDay = this.costs.map((row) => row.findLastIndex(Number.isFinite));
@@ -113,8 +125,8 @@ class Search {
       if (between === Infinity) continue;
       const cost = state.cost + between + (this.days[next] as VisitDay).cost;
       const level = (levels[next] ??= new Map<bigint, State>());
-      for (const { chosen, cost: extra } of this.choices(state.done, next)) {
-        const done = chosen.reduce((bits, index) => bits | this.bit(index), state.done);
+      for (const { chosen, bits, cost: extra } of this.choices(state.done, next)) {
+        const done = state.done | bits;
         const known = level.get(done);
         const total = cost + extra;
         if (known !== undefined && known.cost <= total) continue;
@@ -124,7 +136,7 @@ class Search {
   }
 
   private bit(index: number): bigint {
-    return 1n << BigInt(this.shared.indexOf(index));
+    return this.bits[index] ?? 0n;
   }
 
   /** The last day by which another visit must be, for the shared turns still to be done. */
@@ -169,10 +181,16 @@ class Search {
   }
 
   /** Which shared turns may be done at a visit, and what that costs. */
-  private choices(
-    done: bigint,
-    at: number,
-  ): { readonly chosen: readonly number[]; readonly cost: number }[] {
+  private choices(done: bigint, at: number): readonly Choice[] {
+    const known = (this.chosen[at] ??= new Map<bigint, readonly Choice[]>());
+    const before = known.get(done);
+    if (before !== undefined) return before;
+    const choices = this.choicesOf(done, at);
+    known.set(done, choices);
+    return choices;
+  }
+
+  private choicesOf(done: bigint, at: number): Choice[] {
     const { day, opened } = this.days[at] as VisitDay;
     const byAccess = new Map<string, number[]>();
     for (const index of this.shared) {
@@ -180,9 +198,7 @@ class Search {
       const access = (this.turns[index] as Turn).access ?? `${ALONE}${index}`;
       byAccess.set(access, [...(byAccess.get(access) ?? []), index]);
     }
-    let choices: { readonly chosen: readonly number[]; readonly cost: number }[] = [
-      { chosen: [], cost: 0 },
-    ];
+    let choices: Choice[] = [{ chosen: [], bits: 0n, cost: 0 }];
     for (const [access, indices] of byAccess) {
       const due = indices.filter((index) => (this.turns[index] as Turn).due <= day);
       const early = indices.filter((index) => (this.turns[index] as Turn).due > day);
@@ -193,12 +209,14 @@ class Search {
         .filter((some) => some.length > 0)
         .map((some) => ({
           chosen: some,
+          bits: some.reduce((bits, index) => bits | this.bit(index), 0n),
           cost: some.reduce((sum, index) => sum + this.cost(index, at), opening),
         }));
       choices = choices.flatMap((one) => [
         one,
         ...ways.map((way) => ({
           chosen: [...one.chosen, ...way.chosen],
+          bits: one.bits | way.bits,
           cost: one.cost + way.cost,
         })),
       ]);
