@@ -1,6 +1,7 @@
 import { lazy, type ReactElement } from "react";
 import { Route, Routes } from "react-router";
 
+const TodayPage = lazy(() => import("../places/ahead/today/TodayPage.js"));
 const VisitsPage = lazy(() => import("../places/ahead/visits/VisitsPage.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
@@ -27,6 +28,7 @@ const NotFound = lazy(() => import("./NotFound.js"));
 export default function OtherPlaces(): ReactElement {
   return (
     <Routes>
+      <Route path="/ahead/today" element={<TodayPage />} />
       <Route path="/ahead/visits" element={<VisitsPage />} />
       <Route path="/yard" element={<Yard />} />
       <Route path="/yard/readings" element={<ReadingSheet />} />

@@ -4,6 +4,7 @@ import { Page } from "../../ui/Page.js";
 
 const VIEWS = [
   ["/ahead", "Reach"],
+  ["/ahead/today", "Today"],
   ["/ahead/visits", "Visits"],
 ] as const;
 

@@ -20,6 +20,7 @@ import { useCurrency } from "../../stores/useCurrency.js";
 import { AheadPage } from "../AheadPage.js";
 import { MissedVisits } from "./MissedVisits.js";
 import { Ridge } from "./Ridge.js";
+import { useTaskNames } from "./useTaskNames.js";
 import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
 import { daysFor, listVisits, type ListedVisit, type Moving } from "./visitModel.js";
 import { VisitIssues } from "./VisitIssues.js";
@@ -52,16 +53,6 @@ export default function VisitsPage(): ReactElement {
   );
 }
 
-function useNames(): (task: TaskId) => string {
-  const board = useAppSelector((state) => state.board.machines);
-  return useMemo(() => {
-    const names = new Map(
-      board.flatMap(({ tasks }) => tasks.map(({ task }) => [task.id, task.name] as const)),
-    );
-    return (task) => names.get(task) ?? "a task";
-  }, [board]);
-}
-
 function useTasksOf(): (machine: string) => readonly TaskId[] {
   const board = useAppSelector((state) => state.board.machines);
   return (machine) =>
@@ -87,7 +78,7 @@ interface Planned {
 function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   const { machines, planning, hours } = visits;
   const today = useAppSelector((state) => state.session.today);
-  const nameOf = useNames();
+  const nameOf = useTaskNames();
   const changes = useVisitChanges();
   const [moving, onMove] = useState<Moving | null>(null);
   const [week, onWeek] = useState<DayNumber | null>(null);
