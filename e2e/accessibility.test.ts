@@ -11,6 +11,8 @@ beforeAll(async () => {
 
 const SCREENS: readonly (readonly [string, string, string])[] = [
   ["Ahead", "ahead", "are overdue"],
+  ["today", "ahead/today", "Due by law or warranty"],
+  ["visits", "ahead/visits", "All visits ahead"],
   ["Yard", "yard", "Flail mower"],
   ["a machine", "yard/m-bus", "History"],
   ["a plate", "yard/m-bus/plate", "sources disagree"],

@@ -19,18 +19,18 @@ interface Shot {
   readonly then?: (app: RunningApplication) => Promise<void>;
 }
 
-const readLine =
-  (line: string, words: string) =>
-  async ({ page }: RunningApplication): Promise<void> => {
-    await page.keyboard.press("r");
-    await page.waitForSelector("[role=dialog] input");
-    await page.keyboard.type(line);
-    await waitForWords(page, words);
-  };
-
 const SHOTS: readonly Shot[] = [
   { name: "ahead", path: "ahead", wait: "Library bus" },
-  { name: "ahead-night", path: "ahead", wait: "Library bus", theme: "night" },
+  { name: "today", path: "ahead/today", wait: "Due by law or warranty" },
+  {
+    name: "visits",
+    path: "ahead/visits",
+    wait: "All visits ahead",
+    then: async ({ page }) => {
+      await page.click("[data-visit]");
+      await waitForWords(page, "for coming together");
+    },
+  },
   {
     name: "because",
     path: "ahead",
@@ -66,12 +66,6 @@ const SHOTS: readonly Shot[] = [
   { name: "stores", path: "stores", wait: "Fluid products" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
   { name: "log-work", path: "log/m-bus?task=t-bus-oil", wait: "next" },
-  {
-    name: "read-meter",
-    path: "ahead",
-    wait: "Library bus",
-    then: readLine("07 11420", "This moves"),
-  },
   { name: "ledger", path: "ledger", wait: "The log" },
   { name: "books", path: "books", wait: "Safe and shared" },
   { name: "tables", path: "tables", wait: "Write a table out", then: table },

@@ -119,3 +119,4 @@ export * from "./plan/visits/turn.js";
 export * from "./plan/visits/turnsOf.js";
 export * from "./plan/visits/visitChanges.js";
 export * from "./plan/visits/visitCost.js";
+export { guardCell } from "./exchange/csv/csvCells.js";

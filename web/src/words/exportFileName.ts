@@ -7,7 +7,12 @@ export function exportFileName(bookName: string, date: string, isZip = false): s
 
 /** The name of a table of a book: `Skarrow-Vale-readings-2026-11-23.csv`. */
 export function tableFileName(bookName: string, kind: string, date: string): string {
-  return `${safeName(bookName)}-${kind}-${date}.csv`;
+  return fileName(bookName, kind, date, "csv");
+}
+
+/** The name of any other file of a book: `Skarrow-Vale-calendar-2026-11-23.ics`. */
+export function fileName(bookName: string, what: string, date: string, ending: string): string {
+  return `${safeName(bookName)}-${what}-${date}.${ending}`;
 }
 
 function safeName(bookName: string): string {

@@ -1,5 +1,5 @@
 import Papa from "papaparse";
-import type { CsvTable } from "@yonderfell/core";
+import { guardCell, type CsvTable } from "@yonderfell/core";
 
 /** Larger files are refused before they are read. */
 const MOST_BYTES = 64 * 1024 * 1024;
@@ -72,4 +72,9 @@ export async function tableOfFile(file: Blob): Promise<CsvTable | string> {
 /** A table as text for a spreadsheet: commas, quotes where they are needed, marked as Unicode. */
 export function textOfTable(rows: readonly (readonly string[])[]): string {
   return `\uFEFF${Papa.unparse(rows as string[][], { newline: "\r\n" })}\r\n`;
+}
+
+/** The same for cells of any text: one that a spreadsheet would take for a formula gets a `'` before it. */
+export function textOfGuarded(rows: readonly (readonly string[])[]): string {
+  return textOfTable(rows.map((row) => row.map(guardCell)));
 }

@@ -6,20 +6,8 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import type { PlannedMachine } from "../../../work/visitKeeper.js";
 import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
-import { nextSpare, type ListedVisit } from "./visitModel.js";
+import { missedVisits, nextSpare, type ListedVisit } from "./visitModel.js";
 import { logPath } from "./VisitPanel.js";
-
-/** The visits whose day has passed with work not done, as they are listed. */
-export function missedVisits(machines: readonly PlannedMachine[]): ListedVisit[] {
-  return machines.flatMap((of) =>
-    of.plan.missed.flatMap((planned): ListedVisit[] => {
-      const { visit, day, turns, isOutside } = planned;
-      return visit === null
-        ? []
-        : [{ key: visit.id, of, planned, day, turns, otherMinutes: 0, isOutside }];
-    }),
-  );
-}
 
 /** Visits not done on their day: log them, move them, or drop them. */
 export function MissedVisits({

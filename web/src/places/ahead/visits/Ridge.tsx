@@ -104,11 +104,12 @@ function WeekColumn({
       type="button"
       data-week={week.monday}
       aria-pressed={isChosen}
-      aria-label={wordsOf(week, held, over)}
       onClick={() => onChoose(week.monday)}
       className={`group flex min-w-6 flex-1 flex-col ${isOver ? "bg-wash" : ""}`}
     >
+      <span className="sr-only">{wordsOf(week, held, over)}</span>
       <span
+        aria-hidden="true"
         className={`flex w-full flex-col justify-end border-b-2 ${isChosen ? "border-ink bg-wash" : "border-rule group-hover:bg-wash"}`}
         style={{ height: HEIGHT }}
       >

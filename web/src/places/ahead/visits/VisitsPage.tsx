@@ -8,7 +8,7 @@ import {
   type Week,
 } from "@yonderfell/core";
 import { CheckCheck } from "lucide-react";
-import { useMemo, useState, type ReactElement } from "react";
+import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
 import { notifyFailure } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
@@ -27,6 +27,8 @@ import { VisitIssues } from "./VisitIssues.js";
 import { VisitPanel } from "./VisitPanel.js";
 import { VisitRow } from "./VisitRow.js";
 import { Weights } from "./Weights.js";
+
+const TakeAway = lazy(() => import("../takeAway/TakeAway.js"));
 
 /** So far a pointer moves before a line is dragged rather than pressed, in pixels. */
 const DRAG_FROM = 6;
@@ -115,6 +117,9 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
       />
       <ListHead {...planned} />
       <VisitList {...planned} />
+      <Suspense>
+        <TakeAway />
+      </Suspense>
       <Weights />
     </DndContext>
   );

@@ -61,6 +61,15 @@ function listedVisit(of: PlannedMachine, planned: PlannedVisit): ListedVisit {
   return { key: visitKey(of, planned), of, planned, day, turns, otherMinutes, isOutside };
 }
 
+/** The visits whose day has passed with work not done, as they are listed. */
+export function missedVisits(machines: readonly PlannedMachine[]): ListedVisit[] {
+  return machines.flatMap((of) =>
+    of.plan.missed.flatMap((planned): ListedVisit[] => {
+      return planned.visit === null ? [] : [listedVisit(of, planned)];
+    }),
+  );
+}
+
 /** What a visit costs on a day. */
 export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Planning): VisitCost {
   return visitCostOn(turns, day, costOfVisiting(of.machine, planning), planning);

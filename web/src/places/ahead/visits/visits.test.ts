@@ -1,0 +1,139 @@
+import { addDays, mondayOf, planningOf, type PlanIssue, type TaskId } from "@yonderfell/core";
+import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
+import { MemoryStorage } from "../../../data/memoryStorage.js";
+import {
+  blockedWords,
+  costParts,
+  hoursWords,
+  issueWords,
+  shareWords,
+  weekdayDate,
+} from "../../../words/visitWords.js";
+import { VisitKeeper, type PlannedMachine } from "../../../work/visitKeeper.js";
+import {
+  costOn,
+  daysFor,
+  listVisits,
+  missedVisits,
+  nextSpare,
+  otherWeeks,
+  type ListedVisit,
+} from "./visitModel.js";
+
+const PLANNING = planningOf(BOOK);
+const plain = (words: string): string => words.replaceAll("\u00a0", " ");
+
+let machines: readonly PlannedMachine[];
+
+beforeAll(async () => {
+  const storage = new MemoryStorage();
+  await storage.fill(BOOK);
+  machines = (await new VisitKeeper(storage).refresh(TODAY))?.machines ?? [];
+});
+
+const visitOf = (tag: string): ListedVisit => {
+  const found = listVisits(machines, null).find(({ of }) => of.machine.tag === tag);
+  if (found === undefined) throw new Error(`no visit of ${tag}`);
+  return found;
+};
+
+test("visits are listed by day, one being moved where it is moved to, under the same name", () => {
+  const listed = listVisits(machines, null);
+  const days = listed.map(({ day }) => day);
+  expect(days).toEqual([...days].sort((one, other) => one - other));
+  const [first] = listed;
+  const moved = listVisits(machines, { key: first?.key ?? "", day: addDays(TODAY, 182) });
+  expect(moved.at(-1)?.key).toBe(first?.key);
+  expect(new Set(listed.map(({ key }) => key)).size).toBe(listed.length);
+});
+
+test("days it cannot be spared are passed over in moving it", () => {
+  // The upper valley round is on Tuesdays and Thursdays.
+  const bus = visitOf("07");
+  expect(weekdayDate(nextSpare(bus, TODAY, 1, TODAY, PLANNING) ?? TODAY, TODAY)).toMatch(/^Wed/);
+  expect(nextSpare(bus, TODAY, -1, TODAY, PLANNING)).toBeNull();
+});
+
+test("the cheapest day of other weeks is offered, cheapest week first, the own week left out", () => {
+  const mower = visitOf("12");
+  const weeks = otherWeeks(daysFor(mower, TODAY, PLANNING), mower.day, 3);
+  const totals = weeks.map(({ cost }) => cost.total);
+  expect(totals).toEqual([...totals].sort((one, other) => one - other));
+  expect(weeks.map(({ day }) => mondayOf(day))).not.toContain(mondayOf(mower.day));
+  expect(weeks).toHaveLength(3);
+});
+
+test("what a visit costs is told in its parts", () => {
+  const mower = visitOf("12");
+  const cost = costOn(mower, mower.day, PLANNING);
+  expect(plain(costParts(cost, "cr"))).toMatch(/^visit 40 cr, life unused \d/);
+  const [share] = cost.turns;
+  if (share === undefined) throw new Error("the visit has turns");
+  const { due } = share.turn;
+  const at = (days: number): string =>
+    plain(shareWords({ ...share, wasted: 3.2, late: 8 }, addDays(due, days), "cr"));
+  expect([at(0), at(-12), at(4)]).toEqual([
+    "on its day",
+    "12 days early, 3.20 cr of its life unused",
+    "4 days late, weighed as 8.00 cr",
+  ]);
+});
+
+test("a visit whose day has passed is missed", () => {
+  expect(missedVisits(machines).map(({ of }) => of.machine.tag)).toEqual(["31"]);
+});
+
+test.each([
+  [0.5, "30 min"],
+  [2, "2 h"],
+  [2.25, "2.3 h"],
+  [0, "0 h"],
+])("%d hours are %s", (hours, words) => {
+  expect(plain(hoursWords(hours))).toBe(words);
+});
+
+const end = addDays(TODAY, 4);
+const ISSUES: readonly (readonly [PlanIssue, RegExp, RegExp])[] = [
+  [
+    { code: "hard-end-passed", task: "t" as TaskId, end: addDays(TODAY, -9), first: TODAY },
+    /^Test on 07 had to be done by 14 Nov 2026, 9 days ago/,
+    /Let 07 stand until it is done\. The first day it can be done is Mon 23 Nov\./,
+  ],
+  [
+    {
+      code: "no-day-before-hard-end",
+      task: "t" as TaskId,
+      end,
+      first: null,
+      blocked: [
+        { day: addDays(TODAY, 2), blocked: { code: "needed", reason: "fair" } },
+        { day: end, blocked: { code: "not-a-workday" } },
+      ],
+    },
+    /must be done by Fri 27 Nov .*it cannot be spared: fair \(1 day\); nobody works \(1 day\)\.$/,
+    /^Spare 07 on Wed 25 Nov, or on any day before it\.$/,
+  ],
+  [
+    { code: "no-day-at-all", tasks: ["t" as TaskId], blocked: { code: "needed", reason: null } },
+    /^There is no day for test on 07: it cannot be spared\.$/,
+    /^Change the days 07 cannot be spared/,
+  ],
+  [
+    { code: "visit-after-hard-end", task: "t" as TaskId, end, day: addDays(end, 3) },
+    /^The visit of 07 on Mon 30 Nov comes after test must be done, Fri 27 Nov/,
+    /^Move the visit/,
+  ],
+];
+
+test.each(ISSUES)(
+  "what cannot be kept to says which limit, which machine and what frees it: %j",
+  (issue, what, frees) => {
+    const words = issueWords(issue, "07", () => "Test", TODAY);
+    expect(plain(words.what)).toMatch(what);
+    expect(plain(words.frees)).toMatch(frees);
+  },
+);
+
+test("why there is no work on a day", () => {
+  expect(blockedWords({ code: "needed", reason: "round" })).toBe("it cannot be spared: round");
+});
