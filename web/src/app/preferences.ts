@@ -1,5 +1,6 @@
 import type { MeasureSystem } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import { REACHES, USUAL_REACH, type Reach } from "../ui/reachScale.js";
 import {
   DEFAULT_WRITING,
   FIGURE_STYLES,
@@ -11,6 +12,8 @@ import {
 export interface Preferences {
   readonly theme: "day" | "night" | "system";
   readonly aheadAs: "reach" | "table";
+  /** How many days ahead the reach looks. */
+  readonly reach: Reach;
   /** Whether single keys reach places and commands. */
   readonly hasSingleKeys: boolean;
   readonly figures: FigureStyle;
@@ -22,6 +25,7 @@ const KEY = "yonderfell-preferences";
 const DEFAULTS: Preferences = {
   theme: "system",
   aheadAs: "reach",
+  reach: USUAL_REACH,
   hasSingleKeys: true,
   ...DEFAULT_WRITING,
 };
@@ -29,6 +33,7 @@ const DEFAULTS: Preferences = {
 const ALLOWED: { readonly [K in keyof Preferences]: readonly unknown[] } = {
   theme: ["day", "night", "system"],
   aheadAs: ["reach", "table"],
+  reach: REACHES.map(([days]) => days),
   hasSingleKeys: [true, false],
   figures: Object.keys(FIGURE_STYLES),
   distance: ["dial", "km", "mi"],

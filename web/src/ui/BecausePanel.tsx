@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { because } from "../words/because.js";
 
 /** Why a task is due when it is, limit by limit. */
-export function BecausePanel({
+export default function BecausePanel({
   id,
   task,
   machine,

@@ -19,7 +19,7 @@ export function ReachAxis({
       >
         {reachMarks(scale).map(({ offset, label }) => {
           const x = scale.x(offset);
-          const isLast = offset === 730;
+          const isLast = offset === scale.ahead;
           return (
             <g key={offset}>
               <line x1={x} x2={x} y1="18" y2="24" stroke="var(--rule)" />

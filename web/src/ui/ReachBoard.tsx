@@ -7,7 +7,7 @@ import { MeterLine } from "./MeterLine.js";
 import { Standing } from "./Standing.js";
 import { ReachAxis } from "./ReachAxis.js";
 import { ReachPaints } from "./ReachStrip.js";
-import { reachScale, type ReachScale } from "./reachScale.js";
+import { reachScale, USUAL_REACH, type Reach, type ReachScale } from "./reachScale.js";
 import { StripRow } from "./StripRow.js";
 import { useWidth } from "./useWidth.js";
 
@@ -37,17 +37,20 @@ export function ReachBoard({
   machines,
   today,
   namesMachines,
+  reach = USUAL_REACH,
 }: {
   readonly machines: readonly BoardMachine[];
   readonly today: DayNumber;
   /** Whether each bundle stands under its machine's tag; not on the machine's own page. */
   readonly namesMachines: boolean;
+  /** How many days ahead it looks. */
+  readonly reach?: Reach;
 }): ReactElement {
   const [element, width] = useWidth<HTMLDivElement>();
   const isNarrow = width < NARROW_BELOW;
   const machineRoom = namesMachines ? MACHINE_ROOM : 0;
   const room = isNarrow ? width - LOG_ROOM : width - machineRoom - NAME_ROOM - LOG_ROOM;
-  const scale = useMemo(() => reachScale(Math.max(room, 120)), [room]);
+  const scale = useMemo(() => reachScale(Math.max(room, 120), reach), [room, reach]);
   return (
     <div ref={element} onKeyDown={travel}>
       <ReachPaints />

@@ -114,7 +114,10 @@ function Wick({
         strokeWidth="1"
         strokeDasharray={wick.isEnd ? undefined : "2 2"}
       />
-      {wick.isEnd && <circle cx={wick.to} cy={MIDDLE} r="2.25" stroke="none" />}
+      {wick.isEnd && !wick.isAssumed && <circle cx={wick.to} cy={MIDDLE} r="2.25" stroke="none" />}
+      {wick.isAssumed && (
+        <circle cx={wick.to + 3} cy={MIDDLE} r="3" fill="var(--ground)" strokeWidth="1.25" />
+      )}
     </g>
   );
 }
@@ -153,7 +156,7 @@ function BodyOver({ status, scale, from }: BodyProps & { readonly from: number }
 
 /** The body to the right of today: solid to the early date, fading to the late one, pointed where it runs on. */
 function BodyAhead({
-  geometry: { tick, isBeyond },
+  geometry: { tick, isBeyond, graceTo, isHard },
   status,
   scale: { todayX, width },
   solidTo,
@@ -180,7 +183,15 @@ function BodyAhead({
           fill={`url(#fade-${fade})`}
         />
       )}
-      {tick !== null && <Tick x={tick} width={2.5} />}
+      {tick !== null && graceTo !== null && (
+        <path
+          d={`M${tick} ${BODY_TOP + 0.5} H${graceTo} V${BODY_TOP + BODY_HEIGHT - 0.5} H${tick}`}
+          fill="none"
+          stroke="currentColor"
+          strokeDasharray="3 2"
+        />
+      )}
+      {tick !== null && <Tick x={tick} width={isHard ? 5 : 2.5} />}
       {isBeyond && (
         <path
           d={`M${width - 10} ${BODY_TOP - 1} l6 ${half} l-6 ${half} h12 v-${BODY_HEIGHT + 2} z`}

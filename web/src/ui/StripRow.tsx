@@ -1,14 +1,16 @@
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
 import { NotebookPen } from "lucide-react";
-import type { ReactElement } from "react";
+import { lazy, Suspense, type ReactElement } from "react";
 import { Link } from "react-router";
 import { taskOpened } from "../app/session.js";
 import { useAppDispatch, useAppSelector } from "../app/store.js";
 import { STATUS_WORD, stripSentence, stripWords } from "../words/statusWords.js";
-import { BecausePanel } from "./BecausePanel.js";
 import { Cairn } from "./Cairn.js";
 import type { ReachScale } from "./reachScale.js";
 import { ReachStrip } from "./ReachStrip.js";
+
+/** Fetched with the first reasons that are asked for. */
+const BecausePanel = lazy(() => import("./BecausePanel.js"));
 
 const WORD_INK: Readonly<Record<TaskReckoning["status"], string>> = {
   overdue: "text-overdue font-semibold",
@@ -64,7 +66,11 @@ export function StripRow({ task, machine, scale, today, isNarrow }: StripRowProp
           Log
         </Link>
       </div>
-      {isOpen && <BecausePanel id={panel} task={task} machine={machine} today={today} />}
+      {isOpen && (
+        <Suspense>
+          <BecausePanel id={panel} task={task} machine={machine} today={today} />
+        </Suspense>
+      )}
     </li>
   );
 }

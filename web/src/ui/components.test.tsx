@@ -7,7 +7,7 @@ import { Provider } from "react-redux";
 import { MemoryRouter } from "react-router";
 import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { store } from "../app/store.js";
-import { AheadTable } from "../places/ahead/AheadTable.js";
+import AheadTable from "../places/ahead/AheadTable.js";
 import { logOutlook, unasked, type FormTest } from "../places/ledger/logModel.js";
 import { TaskChoice } from "../places/ledger/TaskChoice.js";
 import { DoubtQuestion } from "../places/yard/DoubtQuestion.js";
@@ -17,7 +17,7 @@ import {
   type AnswerChoice,
   type AnswerFigures,
 } from "../places/yard/figureAnswer.js";
-import { BecausePanel } from "./BecausePanel.js";
+import BecausePanel from "./BecausePanel.js";
 import { Cairn } from "./Cairn.js";
 import { DateField } from "./DateField.js";
 import { Moves } from "./Moves.js";
@@ -88,7 +88,7 @@ test("a strip opens to its reasons, and arrow keys travel from strip to strip", 
   expect(second).toHaveFocus();
   await user.keyboard("{Enter}");
   expect(second).toHaveAttribute("aria-expanded", "true");
-  expect(screen.getByRole("group", { name: /^Because: / })).toBeInTheDocument();
+  expect(await screen.findByRole("group", { name: /^Because: / })).toBeInTheDocument();
   await user.keyboard("{ArrowUp}");
   expect(first).toHaveFocus();
   await user.click(second as HTMLElement);

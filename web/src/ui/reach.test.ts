@@ -1,16 +1,18 @@
 import fc from "fast-check";
 import { onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { mostPressing } from "./boardOrder.js";
-import { reachMarks, reachScale } from "./reachScale.js";
+import { REACHES, reachMarks, reachScale } from "./reachScale.js";
 import { stripGeometry } from "./stripGeometry.js";
 
 const WIDTHS = [120, 240, 390, 620, 900, 1400];
 
 test("time only ever runs to the right, and stays within the drawing", () => {
   const offset = fc.integer({ min: -2000, max: 4000 });
+  const anyWidth = fc.constantFrom(...WIDTHS);
+  const anyReach = fc.constantFrom(...REACHES.map(([days]) => days));
   fc.assert(
-    fc.property(fc.constantFrom(...WIDTHS), offset, offset, (width, one, other) => {
-      const scale = reachScale(width);
+    fc.property(anyWidth, anyReach, offset, offset, (width, reach, one, other) => {
+      const scale = reachScale(width, reach);
       const [earlier, later] = one < other ? [one, other] : [other, one];
       expect(scale.x(earlier)).toBeLessThanOrEqual(scale.x(later));
       expect(scale.x(one)).toBeGreaterThanOrEqual(0);
@@ -26,8 +28,11 @@ test("the near weeks have the most room", () => {
 });
 
 test("marks that are named stand apart", () => {
-  for (const width of WIDTHS) {
-    const scale = reachScale(width);
+  for (const [width, [reach]] of WIDTHS.flatMap((one) =>
+    REACHES.map((two) => [one, two] as const),
+  )) {
+    const scale = reachScale(width, reach);
+    expect(reachMarks(scale).every((mark) => mark.offset <= reach)).toBe(true);
     const places = reachMarks(scale)
       .filter((mark) => mark.offset > 0)
       .map((mark) => scale.x(mark.offset));
@@ -72,4 +77,31 @@ test("the most pressing work comes first", () => {
   expect(states.map((state) => order.indexOf(state))).toEqual(
     states.map((state) => order.indexOf(state)).sort(),
   );
+});
+
+test("a grace is drawn past the likely date, a hard limit has none and a thick end, an assumed start is marked", () => {
+  const bus = onTheBoard("m-bus");
+  const scale = reachScale(900);
+  const geometryOf = (
+    id: string,
+    limit: object,
+    fact: object = {},
+  ): ReturnType<typeof stripGeometry> => {
+    const found = bus.tasks.find(({ task }) => task.id === id);
+    if (found === undefined) throw new Error(`no ${id}`);
+    const limits = found.limits.map((one) => ({
+      ...one,
+      limit: { ...one.limit, ...limit },
+      basis:
+        "last" in one.basis ? { ...one.basis, last: { ...one.basis.last, ...fact } } : one.basis,
+    }));
+    return stripGeometry({ ...found, limits } as typeof found, scale, TODAY, 100);
+  };
+  const plain = geometryOf("t-bus-oil", { grace: 0 });
+  expect(plain).toMatchObject({ graceTo: null, isHard: false, wick: { isAssumed: false } });
+  const graced = geometryOf("t-bus-oil", { grace: 500 });
+  expect(graced.graceTo ?? 0).toBeGreaterThan(graced.tick ?? Infinity);
+  const hard = geometryOf("t-bus-oil", { grace: 500, hard: true });
+  expect(hard).toMatchObject({ graceTo: null, isHard: true });
+  expect(geometryOf("t-bus-oil", {}, { assumed: true }).wick?.isAssumed).toBe(true);
 });

@@ -1,6 +1,8 @@
 /** The time scale of the reach: today on a common line, the near weeks given the most room. */
 export interface ReachScale {
   readonly width: number;
+  /** As far as it looks ahead, in days. */
+  readonly ahead: number;
   readonly todayX: number;
   /** Where a day stands, `offset` days from today, held within the drawing. */
   readonly x: (offset: number) => number;
@@ -8,24 +10,36 @@ export interface ReachScale {
   readonly isBeyond: (offset: number) => boolean;
 }
 
-/** As far as the reach looks ahead and back, in days. */
-export const AHEAD_DAYS = 730;
+/** The lengths the reach can be looked at, in days ahead, with their words. */
+export const REACHES = [
+  [14, "2 weeks"],
+  [42, "6 weeks"],
+  [182, "6 months"],
+  [365, "1 year"],
+  [730, "2 years"],
+  [1096, "3 years"],
+] as const;
+export type Reach = (typeof REACHES)[number][0];
+
+/** As far as the reach looks ahead unless it is set otherwise, and back, in days. */
+export const USUAL_REACH: Reach = 730;
 const BACK_DAYS = 182;
 const END_MARGIN = 14;
 
 /** A scale by the square root of days, ahead and (closer together) back. */
-export function reachScale(width: number): ReachScale {
+export function reachScale(width: number, ahead: number = USUAL_REACH): ReachScale {
   const todayX = Math.round(Math.min(96, width * 0.14));
-  const ahead = (width - todayX - END_MARGIN) / Math.sqrt(AHEAD_DAYS);
+  const room = (width - todayX - END_MARGIN) / Math.sqrt(ahead);
   const back = (todayX - 4) / Math.sqrt(BACK_DAYS);
   return {
     width,
+    ahead,
     todayX,
     x: (offset) =>
       offset >= 0
-        ? todayX + ahead * Math.sqrt(Math.min(offset, AHEAD_DAYS))
+        ? todayX + room * Math.sqrt(Math.min(offset, ahead))
         : todayX - back * Math.sqrt(Math.min(-offset, BACK_DAYS)),
-    isBeyond: (offset) => offset > AHEAD_DAYS,
+    isBeyond: (offset) => offset > ahead,
   };
 }
 
@@ -37,13 +51,20 @@ export interface ReachMark {
 
 const MARKS: readonly ReachMark[] = [
   { offset: -91, label: "3 months over" },
+  { offset: 3, label: "3 days" },
   { offset: 7, label: "1 week" },
+  { offset: 14, label: "2 weeks" },
   { offset: 30, label: "1 month" },
+  { offset: 42, label: "6 weeks" },
   { offset: 91, label: "3 months" },
   { offset: 182, label: "6 months" },
   { offset: 365, label: "1 year" },
   { offset: 730, label: "2 years" },
+  { offset: 1096, label: "3 years" },
 ];
+/** The marks that only a short reach has room for. */
+const NEAR_MARKS: ReadonlySet<number> = new Set([3, 14, 42]);
+const SHORT_REACH = 42;
 const ROOM_FOR_LABEL = 50;
 
 /** The marks that a drawing of this width has room to name. */
@@ -51,6 +72,8 @@ export function reachMarks(scale: ReachScale): ReachMark[] {
   const shown: ReachMark[] = [];
   let lastX = scale.todayX - ROOM_FOR_LABEL / 2;
   for (const mark of MARKS) {
+    if (mark.offset > scale.ahead) continue;
+    if (NEAR_MARKS.has(mark.offset) && scale.ahead > SHORT_REACH) continue;
     const x = scale.x(mark.offset);
     const fits = mark.offset < 0 ? scale.todayX >= 90 : x - lastX >= ROOM_FOR_LABEL;
     if (!fits) continue;

@@ -20,10 +20,21 @@ export interface StripGeometry {
   /** The hatched body to the left of today begins here. */
   readonly overFrom: number | null;
   /** The wick goes back to here, and whether its end is the day it was done rather than the edge. */
-  readonly wick: { readonly to: number; readonly isEnd: boolean } | null;
+  readonly wick: WickEnd | null;
+  /** How far past its likely date the grace lasts; for a hard limit nowhere. */
+  readonly graceTo: number | null;
+  /** Whether the body ends in what the law or a warranty requires. */
+  readonly isHard: boolean;
   /** The ends of the other limits. */
   readonly hairlines: readonly { readonly to: number; readonly isBeyond: boolean }[];
   readonly label: { readonly x: number; readonly isInside: boolean };
+}
+
+/** Where a wick ends: on the day it was done or at the edge, and whether that is only assumed. */
+export interface WickEnd {
+  readonly to: number;
+  readonly isEnd: boolean;
+  readonly isAssumed: boolean;
 }
 
 /** The last completion a limit counts from, or null. */
@@ -48,7 +59,10 @@ export function stripGeometry(
   const forecast = limit?.forecast ?? null;
   const wick = wickOf(task, scale, today);
   const { todayX } = scale;
-  const none = { solidTo: null, fadeTo: null, tick: null, isBeyond: false, overFrom: null };
+  const none = {
+    ...{ solidTo: null, fadeTo: null, tick: null, isBeyond: false, overFrom: null },
+    ...{ graceTo: null, isHard: limit?.limit.hard === true },
+  };
   if (limit === null || forecast === null) {
     return { ...none, wick, hairlines: [], label: { x: todayX + LABEL_GAP, isInside: false } };
   }
@@ -68,6 +82,7 @@ export function stripGeometry(
     fadeTo,
     tick: scale.isBeyond(likely) ? null : scale.x(likely),
     isBeyond: scale.isBeyond(likely),
+    graceTo: scale.isBeyond(likely) ? null : graceEnd(limit, scale, likely),
     wick,
     hairlines,
     label: fits
@@ -95,9 +110,20 @@ function hairlinesOf(
   });
 }
 
+/** Where the grace of a limit ends that falls due so many days ahead; a meter runs it off at the pace of its forecast. */
+function graceEnd(limit: LimitReckoning, scale: ReachScale, likely: number): number | null {
+  const grace = limit.limit.hard === true ? 0 : (limit.limit.grace ?? 0);
+  if (grace <= 0) return null;
+  if (limit.kind === "calendar") return scale.x(likely + grace);
+  const { remaining } = limit;
+  if (remaining === null || remaining <= 0 || likely <= 0) return null;
+  return scale.x(likely + (grace * likely) / remaining);
+}
+
 function wickOf(task: TaskReckoning, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {
-  const last = task.limits.flatMap((limit) => lastFact(limit)?.day ?? []).sort((a, b) => b - a)[0];
-  if (last === undefined || last >= today) return null;
-  const ago = daysBetween(last, today);
-  return { to: scale.x(-ago), isEnd: ago <= WICK_FLOOR_DAYS };
+  const facts = task.limits.flatMap((limit) => lastFact(limit) ?? []);
+  const [last] = facts.sort((one, other) => other.day - one.day);
+  if (last === undefined || last.day >= today) return null;
+  const ago = daysBetween(last.day, today);
+  return { to: scale.x(-ago), isEnd: ago <= WICK_FLOOR_DAYS, isAssumed: last.assumed };
 }

@@ -1,15 +1,17 @@
 import type { BoardMachine } from "@yonderfell/core";
 import { ChartNoAxesGantt, NotebookPen, Table2 } from "lucide-react";
-import { useDeferredValue, useMemo, type ReactElement } from "react";
+import { lazy, Suspense, useDeferredValue, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { preferred } from "../../app/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
+import { REACHES } from "../../ui/reachScale.js";
 import { AheadPage } from "./AheadPage.js";
-import { AheadTable } from "./AheadTable.js";
 import { summarise } from "./summary.js";
+
+const AheadTable = lazy(() => import("./AheadTable.js"));
 
 const NOTHING_YET: readonly BoardMachine[] = [];
 
@@ -21,11 +23,20 @@ export default function Ahead(): ReactElement {
   const board = useDeferredValue(current, NOTHING_YET);
   const today = useAppSelector((state) => state.session.today);
   const view = useAppSelector((state) => state.preferences.aheadAs);
+  const reach = useAppSelector((state) => state.preferences.reach);
   const machines = useMemo(() => machinesInOrder(board), [board]);
   const summary = useMemo(() => summarise(board, today), [board, today]);
   const isEmpty = phase === "ready" && current.length === 0;
   return (
-    <AheadPage title="Ahead" aside={<ViewChoice />}>
+    <AheadPage
+      title="Ahead"
+      aside={
+        <>
+          {view === "reach" && <ReachChoice />}
+          <ViewChoice />
+        </>
+      }
+    >
       {machines.length > 0 && (
         <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
           <p>
@@ -36,9 +47,11 @@ export default function Ahead(): ReactElement {
       )}
       {isEmpty && <p className="py-10 text-quiet">The book has no machines yet.</p>}
       {view === "table" ? (
-        <AheadTable machines={machines} today={today} />
+        <Suspense>
+          <AheadTable machines={machines} today={today} />
+        </Suspense>
       ) : (
-        <ReachBoard machines={machines} today={today} namesMachines />
+        <ReachBoard machines={machines} today={today} namesMachines reach={reach} />
       )}
     </AheadPage>
   );
@@ -73,6 +86,31 @@ const VIEWS = [
   { view: "reach", words: "Reach", icon: ChartNoAxesGantt },
   { view: "table", words: "Table", icon: Table2 },
 ] as const;
+
+/** How far ahead the reach looks. */
+function ReachChoice(): ReactElement {
+  const dispatch = useAppDispatch();
+  const reach = useAppSelector((state) => state.preferences.reach);
+  return (
+    <label className="flex items-center gap-2 text-quiet">
+      Looks ahead
+      <select
+        className="min-h-10 rounded-[3px] border border-rule bg-ground px-2 text-ink max-sm:min-h-12"
+        value={reach}
+        onChange={(event) => {
+          const chosen = REACHES.find(([days]) => String(days) === event.target.value);
+          if (chosen !== undefined) dispatch(preferred({ reach: chosen[0] }));
+        }}
+      >
+        {REACHES.map(([days, words]) => (
+          <option key={days} value={days}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
 
 function ViewChoice(): ReactElement {
   const dispatch = useAppDispatch();

@@ -11,7 +11,7 @@ const ALL_UP_TO = 200;
 const TITLES = ["State", "Machine", "Task", "Likely", "Left", "Because", ""];
 
 /** The same as the reach, as a table: the most pressing first. */
-export function AheadTable({
+export default function AheadTable({
   machines,
   today,
 }: {

@@ -69,7 +69,7 @@ function NextTurns({
                 key={offset}
                 x={scale.x(offset)}
                 y="12"
-                textAnchor={offset === 730 ? "end" : "middle"}
+                textAnchor={offset === scale.ahead ? "end" : "middle"}
                 fill="var(--quiet)"
               >
                 {label}
