@@ -97,6 +97,7 @@ export * from "./book/known.js";
 export * from "./machine/addMachine.js";
 export * from "./machine/outOfService.js";
 export * from "./machine/reminders.js";
+export * from "./machine/runningInState.js";
 export * from "./machine/baseline.js";
 export * from "./meter/changeMeter.js";
 export * from "./quantity/preferredUnit.js";

@@ -1,5 +1,4 @@
 import { z } from "zod";
-import { quantitySchema } from "../quantity/quantity.js";
 import { nameField, notNegativeField, positiveField, textField } from "./fields.js";
 import { meterIdField } from "./ids.js";
 
@@ -10,7 +9,9 @@ export const runningInStageSchema = z.looseObject(
     until: positiveField,
     /** Revolutions a minute not to be passed. */
     revolutions: positiveField.nullish(),
-    speed: quantitySchema.nullish(),
+    /** Speed not to be passed. */
+    speed: positiveField.nullish(),
+    speedUnit: z.enum(["km/h", "mph"], "km/h or mph").nullish(),
     /** What may be asked of it, in words: "no towing, no full throttle". */
     load: textField.nullish(),
   },

@@ -1,4 +1,4 @@
-import type { PlaceId, ProductId } from "@yonderfell/core";
+import type { MeterId, PlaceId, ProductId } from "@yonderfell/core";
 import { every, months, ODO } from "../limits.js";
 import { fluid, measured, point, q, said } from "../plate.js";
 import { steadily, type ScenarioMachine } from "../scenario.js";
@@ -17,6 +17,16 @@ export const oldScooter: ScenarioMachine = {
     serial: "LP175-55013",
     place: "pl-home" as PlaceId,
     gallons: "imperial",
+    // Its top end was rebuilt in the last summer.
+    runningIn: {
+      meter: "odo" as MeterId,
+      from: 20500,
+      source: "workshop manual, page 14",
+      stages: [
+        { until: 200, revolutions: 3500, speed: 30, speedUnit: "mph", load: "no hills flat out" },
+        { until: 600, revolutions: 4500, speed: 40, speedUnit: "mph", load: "no passenger" },
+      ],
+    },
     laidUp: [{ months: [1, 2, 3, 11, 12], reason: "off the road in winter" }],
   },
   acquiredDaysAgo: 2600,

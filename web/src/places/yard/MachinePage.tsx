@@ -9,6 +9,7 @@ import { sentence } from "../../words/format.js";
 import { Findings } from "./Findings.js";
 import { MachineFrame, useMachineOfAddress } from "./MachineFrame.js";
 import { MachineHistory } from "./MachineHistory.js";
+import { RunningIn } from "./RunningIn.js";
 import { MeterBlock } from "./meters/MeterBlock.js";
 
 /** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
@@ -24,6 +25,7 @@ export default function MachinePage(): ReactElement {
         <>
           <WhatItIs machine={machine} />
           <Findings machine={machine.machine} />
+          <RunningIn machine={machine} />
           <Meters machine={machine} />
           <Reaches machine={machine} />
           {book !== undefined && book !== null && (

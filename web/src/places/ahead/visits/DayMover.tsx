@@ -3,8 +3,8 @@ import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
 import type { KeyboardEvent, ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { roundMoney, weekdayDate } from "../../../words/visitWords.js";
-import type { VisitPanelProps } from "./VisitPanel.js";
 import { costOn, daysFor, nextSpare, otherWeeks } from "./visitModel.js";
+import type { VisitPanelProps } from "./visitPanelProps.js";
 
 /** So many other weeks are offered. */
 const OTHER_WEEKS = 4;

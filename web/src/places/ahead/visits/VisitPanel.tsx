@@ -1,4 +1,4 @@
-import type { DayNumber, Planning, TaskId, TurnShare } from "@yonderfell/core";
+import type { DayNumber, TaskId, TurnShare } from "@yonderfell/core";
 import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -7,23 +7,9 @@ import { SelectField } from "../../../ui/fields.js";
 import { shortDate } from "../../../words/format.js";
 import { costParts, roundMoney, shareWords, weekdayDate } from "../../../words/visitWords.js";
 import { DayMover } from "./DayMover.js";
-import type { VisitChanges } from "./useVisitChanges.js";
 import { costOn, type ListedVisit } from "./visitModel.js";
+import type { VisitPanelProps } from "./visitPanelProps.js";
 import { visitState } from "./VisitRow.js";
-
-/** What the panel of a visit is told. */
-export interface VisitPanelProps {
-  readonly visit: ListedVisit;
-  readonly nameOf: (task: TaskId) => string;
-  /** All tasks of its machine. */
-  readonly tasks: readonly TaskId[];
-  readonly today: DayNumber;
-  readonly planning: Planning;
-  readonly currency: string;
-  readonly changes: VisitChanges;
-  readonly weekWords: (day: DayNumber) => string;
-  readonly onMove: (day: DayNumber | null) => void;
-}
 
 /** A visit in hand: what it does, what it costs and why, and all that can be done with it. */
 export function VisitPanel(props: VisitPanelProps): ReactElement {

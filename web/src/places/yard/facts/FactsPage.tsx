@@ -20,6 +20,7 @@ import { DutyFields } from "./DutyFields.js";
 import { DayField } from "../../../ui/DayField.js";
 import { factsProblem, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
 import { LaidUpFields, NeededFields } from "./LaidUpFields.js";
+import { RunningInFields } from "./RunningInFields.js";
 import { ServiceStanding } from "./ServiceStanding.js";
 
 /** What a machine is, where it lives, how it is used, when it stands; and whether it may be used. */
@@ -68,6 +69,7 @@ function FactsForm({ machine }: { readonly machine: Machine }): ReactElement {
       <DutyFields form={form} />
       <LaidUpFields {...field("laidUp")} />
       <NeededFields {...field("needed")} />
+      <RunningInFields {...field("runningIn")} meters={machine.meters ?? []} />
       <NoteField label="Note" {...field("note")} />
       <PicturesField {...field("pictures")} />
       <div role="alert" className="font-semibold text-due">

@@ -10,6 +10,13 @@ import type {
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
 
+import {
+  modelOfRunningIn,
+  runningInOf,
+  runningInProblem,
+  type RunningInModel,
+} from "./runningInModel.js";
+
 /** Days on which a machine is laid up, as they stand in the form. */
 export interface LaidUpRow {
   readonly months: readonly number[];
@@ -50,6 +57,7 @@ export interface FactsModel {
   readonly dutyNote: string;
   readonly laidUp: readonly LaidUpRow[];
   readonly needed: readonly NeededRow[];
+  readonly runningIn: RunningInModel;
   readonly note: string;
   readonly pictures: readonly Picture[];
 }
@@ -93,6 +101,7 @@ export function modelOfMachine(machine: Machine): FactsModel {
       to: text(one.to),
       reason: text(one.reason),
     })),
+    runningIn: modelOfRunningIn(machine),
     note: text(machine.note),
     pictures: machine.pictures ?? [],
   };
@@ -111,7 +120,7 @@ export function factsProblem(model: FactsModel): string {
     if (from === "" && to !== "") return "A lay-up needs the day it begins.";
     if (from !== "" && to !== "" && to < from) return "A lay-up cannot end before it begins.";
   }
-  return "";
+  return runningInProblem(model.runningIn);
 }
 
 const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
@@ -158,6 +167,7 @@ export function machineOf(model: FactsModel, before: Machine): Machine {
     },
     laidUp: model.laidUp.flatMap(laidUpOf),
     needed: model.needed.flatMap(neededOf),
+    runningIn: runningInOf(model.runningIn, before),
     note: orNull(model.note),
     pictures: [...model.pictures],
   };
