@@ -120,3 +120,15 @@ export async function exportedText(page: Page, address: string): Promise<string>
   await waitForWords(page, "The book is in");
   return text;
 }
+
+/** Has a page think, from its next address on, that it is noon of a day: for tests whose figures belong to one. */
+export async function onDay(page: Page, date: string): Promise<void> {
+  const noon = Date.parse(`${date}T12:00:00`);
+  // As text, since it runs before anything of the page.
+  await page.evaluateOnNewDocument(`
+    globalThis.Date = new Proxy(Date, {
+      construct: (target, args) =>
+        args.length === 0 ? new target(${noon}) : Reflect.construct(target, args),
+    });
+  `);
+}

@@ -1,11 +1,13 @@
 import type { Page } from "puppeteer-core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { giveFile, press, storeOf, textDownloadedBy } from "./steps.js";
+import { giveFile, onDay, press, storeOf, textDownloadedBy } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
 
 beforeAll(async () => {
+  // The shed's own table below has dates of its own.
+  await onDay(app().page, "2026-11-23");
   await openDemonstration(app());
 });
 
