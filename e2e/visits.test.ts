@@ -1,11 +1,13 @@
 import type { Page } from "puppeteer-core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { press, textDownloadedBy } from "./steps.js";
+import { onDay, press, textDownloadedBy } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
 
 beforeAll(async () => {
+  // What falls into which week depends on the day of the week.
+  await onDay(app().page, "2026-11-23");
   await openDemonstration(app());
 });
 
