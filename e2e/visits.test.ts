@@ -56,7 +56,7 @@ test("a proposed visit is moved by the keyboard with what it costs, kept in the 
   await waitForWords(page, "+");
   const moved = await lineOf(page, "15");
   expect(moved).not.toBe(before);
-  // By day and by what it costs, before anything is kept.
+  // Nothing is kept until it is said so.
   await openVisits(page, address);
   expect(await lineOf(page, "15")).toBe(before);
   await (await page.waitForSelector(LINE("15")))?.click();

@@ -46,6 +46,5 @@ line("due rules, whole book", whole, 1);
 line("due rules, one machine", one, 0.005);
 console.log(`validation, whole book: ${(validation / parse).toFixed(2)} × JSON.parse`);
 await measureVisits(parse);
-if (process.argv.includes("--visits")) process.exit();
 await measureBrowser();
 await measureYard();

@@ -207,25 +207,12 @@ function runningInIssues({ runningIn, id }: Machine, path: IssuePath, names: Nam
   return runningIn ? meterIssue(id, runningIn.meter, path, names) : [];
 }
 
-/** What is wrong with what is planned: tasks, meters and journeys that are not there or are another machine's. */
-function plannedIssues(book: Book, names: Names): BookIssue[] {
-  const issues: BookIssue[] = [];
-  const journeys = new Map(
-    (book.journeys ?? []).map(({ id, machine }) => [id as string, machine as string]),
-  );
-  (book.visits ?? []).forEach(({ machine, tasks, without, journey }, index) => {
-    const path: IssuePath = ["visits", index];
-    issues.push(
-      ...ownTasks(tasks, [...path, "tasks"], machine, names),
-      ...ownTasks(without, [...path, "without"], machine, names),
-    );
-    if (!journey || journeys.get(journey) === machine) return;
-    issues.push(nothing([...path, "journey"], `a journey of machine ${quoted(machine)}`, journey));
-  });
-  (book.journeys ?? []).forEach(({ machine, meter }, index) => {
-    if (meter) issues.push(...meterIssue(machine, meter, ["journeys", index, "meter"], names));
-  });
-  return issues;
+/** Tasks of visits that are not there or are another machine's. */
+function plannedIssues({ visits = [] }: Book, names: Names): BookIssue[] {
+  return visits.flatMap(({ machine, tasks, without }, index) => [
+    ...ownTasks(tasks, ["visits", index, "tasks"], machine, names),
+    ...ownTasks(without, ["visits", index, "without"], machine, names),
+  ]);
 }
 
 function entryIssues(book: Book, names: Names): BookIssue[] {

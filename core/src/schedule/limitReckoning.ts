@@ -51,6 +51,8 @@ interface LimitReckoningBase {
   readonly basis: Basis;
   readonly status: Status;
   readonly forecast: Forecast | null;
+  /** The last day within the grace, counted from the likely date; null where there is no date, or no grace beyond it. */
+  readonly graceUntil: DayNumber | null;
 }
 
 /** A meter limit reckoned; figures in the meter's unit, as life but for `dialAt`. */

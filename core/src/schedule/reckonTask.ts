@@ -1,5 +1,6 @@
 import type { Settings } from "../book/settings.js";
 import type { Task } from "../book/task.js";
+import { graceEnd } from "./graceEnd.js";
 import { certain, forecastLife } from "./forecast.js";
 import type {
   CalendarLimitReckoning,
@@ -68,6 +69,7 @@ function reckonMeterLimit(
       dialAt: none,
       remaining: none,
       forecast: none,
+      graceUntil: none,
       status,
     };
   }
@@ -84,6 +86,7 @@ function reckonMeterLimit(
       dialAt,
       remaining: null,
       forecast: null,
+      graceUntil: null,
       status: "unknown",
     };
   }
@@ -92,7 +95,11 @@ function reckonMeterLimit(
   const span = from === null ? null : dueAt - from;
   const windows = windowsFor(limit, reckoning.rate.perDay, settings);
   const status = meterStatus(limit, remaining, span, forecast, today, windows);
-  return { kind: "meter", meter, limit, basis, from, dueAt, dialAt, remaining, forecast, status };
+  const graceUntil = forecast === null ? null : graceEnd(limit, forecast.likely, reckoning);
+  return {
+    ...{ kind: "meter", meter, limit, basis, from, dueAt, dialAt, remaining, forecast, status },
+    graceUntil,
+  };
 }
 
 function reckonCalendarLimit(
@@ -111,6 +118,7 @@ function reckonCalendarLimit(
       dueOn: null,
       remaining: null,
       forecast: null,
+      graceUntil: null,
       status,
     };
   }
@@ -125,6 +133,7 @@ function reckonCalendarLimit(
     dueOn,
     remaining,
     forecast: certain(dueOn),
+    graceUntil: graceEnd(limit, dueOn, null),
     status,
   };
 }

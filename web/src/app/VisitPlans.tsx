@@ -1,6 +1,6 @@
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
-import { VisitClient } from "../work/visitClient.js";
+import { visitClient } from "../work/visitClient.js";
 import { errorWords } from "../words/errorWords.js";
 import { useBook } from "./openBook.js";
 import { useAppDispatch, useAppSelector } from "./store.js";
@@ -18,7 +18,7 @@ export default function VisitPlans(): null {
   const { entry, storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   useEffect(() => {
-    const client = new VisitClient(entry.database, {
+    const client = visitClient(entry.database, {
       onUpdate: (update) => dispatch(visitsUpdated(update)),
       onUnchanged: () => dispatch(visitsUnchanged()),
       onFailure: (reason) => dispatch(visitsFailed(reason)),

@@ -1,5 +1,6 @@
 import type { BoardMachine, DayNumber } from "@yonderfell/core";
 import { createAction, type UnknownAction } from "@reduxjs/toolkit";
+import { joined } from "./joined.js";
 import type { BoardUpdate } from "../work/boardKeeper.js";
 
 /** The derived board of the open book. */
@@ -30,14 +31,7 @@ export function boardReducer(state: BoardState = EMPTY, action: UnknownAction): 
 }
 
 function updated(state: BoardState, update: BoardUpdate): BoardState {
-  const changed = new Map(update.machines.map((machine) => [machine.machine.id, machine]));
-  const known = new Set(state.machines.map((machine) => machine.machine.id));
-  const machines = update.isWhole
-    ? update.machines
-    : [
-        ...state.machines.map((machine) => changed.get(machine.machine.id) ?? machine),
-        ...update.machines.filter((machine) => !known.has(machine.machine.id)),
-      ];
-  const phase = update.isCurrent ? "ready" : "reckoning";
-  return { phase, reason: "", seq: update.seq, today: update.today, machines };
+  const { seq, today, isCurrent } = update;
+  const phase = isCurrent ? "ready" : "reckoning";
+  return { phase, reason: "", seq, today, machines: joined(state.machines, update) };
 }

@@ -6,7 +6,9 @@ import type { TakenOver } from "../data/dexieBoardSource.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
 import { bookById, type BookEntry } from "../data/registry.js";
-import { BoardClient, type BoardListener } from "../work/boardClient.js";
+import { boardClient } from "../work/boardClient.js";
+import type { BoardUpdate } from "../work/boardKeeper.js";
+import type { KeeperListener } from "../work/keeperClient.js";
 import { errorWords } from "../words/errorWords.js";
 import { boardFailed, boardOpened, boardReckoning, boardUnchanged, boardUpdated } from "./board.js";
 import { notifyFailure } from "./notify.js";
@@ -37,7 +39,7 @@ export function surroundings(): Surroundings {
   };
 }
 
-function listenerOf(dispatch: AppDispatch): BoardListener {
+function listenerOf(dispatch: AppDispatch): KeeperListener<BoardUpdate> {
   return {
     onUpdate: (update) => dispatch(boardUpdated(update)),
     onUnchanged: () => dispatch(boardUnchanged()),
@@ -81,7 +83,7 @@ export function OpenBookProvider({
   }, [dispatch, entry.database]);
   useEffect(() => {
     dispatch(boardOpened());
-    const client = new BoardClient(entry.database, listenerOf(dispatch));
+    const client = boardClient(entry.database, listenerOf(dispatch));
     const changes = liveQuery(() => storage.lastSeq()).subscribe({
       next: () => {
         dispatch(boardReckoning());

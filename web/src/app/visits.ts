@@ -1,5 +1,6 @@
 import { DEFAULT_PLANNING, type DayNumber, type Planning, type WorkHours } from "@yonderfell/core";
 import { createAction, type UnknownAction } from "@reduxjs/toolkit";
+import { joined } from "./joined.js";
 import type { PlannedMachine, VisitsUpdate } from "../work/visitKeeper.js";
 
 /** The visits of the open book, planned while a screen wants them. */
@@ -45,13 +46,6 @@ export function visitsReducer(state: VisitsState = EMPTY, action: UnknownAction)
 
 function updated(state: VisitsState, update: VisitsUpdate): VisitsState {
   const { seq, today, planning, hours } = update;
-  const changed = new Map(update.machines.map((one) => [one.machine.id, one]));
-  const known = new Set(state.machines.map((one) => one.machine.id));
-  const machines = update.isWhole
-    ? update.machines
-    : [
-        ...state.machines.map((one) => changed.get(one.machine.id) ?? one),
-        ...update.machines.filter((one) => !known.has(one.machine.id)),
-      ];
+  const machines = joined(state.machines, update);
   return { phase: "ready", reason: "", seq, today, planning, hours, machines };
 }

@@ -48,7 +48,7 @@ const SECTIONS_SINCE_3 = {
   places: ROW_KEYS,
 } as const;
 
-const SECTIONS_SINCE_4 = { visits: ROW_KEYS, journeys: ROW_KEYS } as const;
+const SECTIONS_SINCE_4 = { visits: ROW_KEYS } as const;
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -67,7 +67,6 @@ export class BookDatabase extends Dexie {
   readonly bays!: Table<Row<"bays">, string>;
   readonly places!: Table<Row<"places">, string>;
   readonly visits!: Table<Row<"visits">, string>;
-  readonly journeys!: Table<Row<"journeys">, string>;
   readonly pictures!: EntityTable<StoredPicture, "hash">;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
@@ -110,7 +109,7 @@ export class BookDatabase extends Dexie {
     this.version(3)
       .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3, pictures: "hash" })
       .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_3)));
-    // Visits and journeys are records now.
+    // Visits are records now.
     this.version(4)
       .stores(SECTIONS_SINCE_4)
       .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_4)));

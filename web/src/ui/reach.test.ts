@@ -1,3 +1,4 @@
+import { addDays, type LimitReckoning } from "@yonderfell/core";
 import fc from "fast-check";
 import { onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { mostPressing } from "./boardOrder.js";
@@ -79,29 +80,26 @@ test("the most pressing work comes first", () => {
   );
 });
 
-test("a grace is drawn past the likely date, a hard limit has none and a thick end, an assumed start is marked", () => {
-  const bus = onTheBoard("m-bus");
+test("a grace is drawn past the likely date, a hard limit has a thick end, an assumed start is marked", () => {
   const scale = reachScale(900);
-  const geometryOf = (
-    id: string,
-    limit: object,
-    fact: object = {},
+  const oil = onTheBoard("m-bus").tasks.find(({ task }) => task.id === "t-bus-oil");
+  if (oil === undefined) throw new Error("the bus has engine oil");
+  const geometryWith = (
+    change: (limit: LimitReckoning) => object,
   ): ReturnType<typeof stripGeometry> => {
-    const found = bus.tasks.find(({ task }) => task.id === id);
-    if (found === undefined) throw new Error(`no ${id}`);
-    const limits = found.limits.map((one) => ({
-      ...one,
-      limit: { ...one.limit, ...limit },
-      basis:
-        "last" in one.basis ? { ...one.basis, last: { ...one.basis.last, ...fact } } : one.basis,
-    }));
-    return stripGeometry({ ...found, limits } as typeof found, scale, TODAY, 100);
+    const limits = oil.limits.map((one) => ({ ...one, ...change(one) }));
+    return stripGeometry({ ...oil, limits }, scale, TODAY, 100);
   };
-  const plain = geometryOf("t-bus-oil", { grace: 0 });
+  const plain = geometryWith(() => ({ graceUntil: null }));
   expect(plain).toMatchObject({ graceTo: null, isHard: false, wick: { isAssumed: false } });
-  const graced = geometryOf("t-bus-oil", { grace: 500 });
+  const graced = geometryWith(({ forecast }) => ({
+    graceUntil: forecast === null ? null : addDays(forecast.likely, 9),
+  }));
   expect(graced.graceTo ?? 0).toBeGreaterThan(graced.tick ?? Infinity);
-  const hard = geometryOf("t-bus-oil", { grace: 500, hard: true });
-  expect(hard).toMatchObject({ graceTo: null, isHard: true });
-  expect(geometryOf("t-bus-oil", {}, { assumed: true }).wick?.isAssumed).toBe(true);
+  expect(geometryWith(({ limit }) => ({ limit: { ...limit, hard: true } })).isHard).toBe(true);
+  const assumed = geometryWith(({ basis }) => ({
+    basis:
+      "last" in basis && basis.last ? { ...basis, last: { ...basis.last, assumed: true } } : basis,
+  }));
+  expect(assumed.wick?.isAssumed).toBe(true);
 });

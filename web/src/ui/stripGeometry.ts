@@ -82,7 +82,10 @@ export function stripGeometry(
     fadeTo,
     tick: scale.isBeyond(likely) ? null : scale.x(likely),
     isBeyond: scale.isBeyond(likely),
-    graceTo: scale.isBeyond(likely) ? null : graceEnd(limit, scale, likely),
+    graceTo:
+      limit.graceUntil === null || scale.isBeyond(likely)
+        ? null
+        : scale.x(daysBetween(today, limit.graceUntil)),
     wick,
     hairlines,
     label: fits
@@ -108,16 +111,6 @@ function hairlinesOf(
     const ahead = daysBetween(today, likely);
     return [{ to: scale.x(ahead), isBeyond: scale.isBeyond(ahead) }];
   });
-}
-
-/** Where the grace of a limit ends that falls due so many days ahead; a meter runs it off at the pace of its forecast. */
-function graceEnd(limit: LimitReckoning, scale: ReachScale, likely: number): number | null {
-  const grace = limit.limit.hard === true ? 0 : (limit.limit.grace ?? 0);
-  if (grace <= 0) return null;
-  if (limit.kind === "calendar") return scale.x(likely + grace);
-  const { remaining } = limit;
-  if (remaining === null || remaining <= 0 || likely <= 0) return null;
-  return scale.x(likely + (grace * likely) / remaining);
 }
 
 function wickOf(task: TaskReckoning, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {

@@ -21,6 +21,11 @@ const WEEKDAYS = ["Thu", "Fri", "Sat", "Sun", "Mon", "Tue", "Wed"];
 export const NBSP = "\u00a0";
 /** An en dash that no line is broken at. */
 const EN_DASH = "\u2060–\u2060";
+/** Words for where no sign but plain ones is wanted: a file, another program. */
+export function plainText(words: string): string {
+  return words.replaceAll(NBSP, " ").replaceAll("\u2060", "");
+}
+
 /** Within so many days of today a date is plain without its year. */
 const PLAIN_WITHIN_DAYS = 300;
 

@@ -1,5 +1,6 @@
 import {
   daysBetween,
+  dayToSpare,
   type Blocked,
   type DayNumber,
   type PlanIssue,
@@ -97,13 +98,7 @@ export function issueWords(
     case "no-day-before-hard-end":
       return {
         what: `${nameOf(issue.task)} on ${tag} must be done by ${weekdayDate(issue.end, today)} (a hard limit), and there is no day for it: ${reasonsWords(issue.blocked.map(({ blocked }) => blocked))}.`,
-        frees: spareWords(
-          issue.blocked.find(({ blocked }) => blocked.code === "needed")?.day ??
-            issue.blocked[0]?.day ??
-            null,
-          tag,
-          today,
-        ),
+        frees: spareWords(dayToSpare(issue, today), tag, today),
       };
     case "no-day-at-all":
       return {

@@ -1,7 +1,8 @@
 import { DexieBoardSource } from "../data/dexieBoardSource.js";
 import { errorWords } from "../words/errorWords.js";
 import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
-import type { BoardMessage, WakeMessage } from "./messages.js";
+import { inPieces } from "./inPieces.js";
+import type { KeeperMessage, WakeMessage } from "./messages.js";
 
 /** So many machines a message; a few milliseconds of the page's time each. */
 const MACHINES_A_PIECE = 20;
@@ -9,18 +10,10 @@ const MACHINES_A_PIECE = 20;
 let keeper: BoardKeeper | null = null;
 let turn: Promise<void> = Promise.resolve();
 
-const send = (message: BoardMessage): void => self.postMessage(message);
+const send = (message: KeeperMessage<BoardUpdate>): void => self.postMessage(message);
 
 // Whatever goes wrong reaches the person: the board would otherwise stand still unexplained.
 const sendFailure = (error: unknown): void => send({ code: "failed", reason: errorWords(error) });
-
-function sendInPieces(update: BoardUpdate): void {
-  const { machines } = update;
-  for (let from = 0; from === 0 || from < machines.length; from += MACHINES_A_PIECE) {
-    const piece = { ...update, machines: machines.slice(from, from + MACHINES_A_PIECE) };
-    send({ code: "piece", update: piece, isLast: from + MACHINES_A_PIECE >= machines.length });
-  }
-}
 
 async function refresh({ database, today }: WakeMessage): Promise<void> {
   // The name of the built worker changes with its code, so a board of other code is known as such.
@@ -29,7 +22,7 @@ async function refresh({ database, today }: WakeMessage): Promise<void> {
     let isChanged = false;
     for await (const update of keeper.refresh(today)) {
       isChanged = true;
-      sendInPieces(update);
+      inPieces(update, MACHINES_A_PIECE).forEach(send);
     }
     if (!isChanged) send({ code: "unchanged" });
     keeper.stored().catch(sendFailure);

@@ -1,5 +1,6 @@
 import { done, task, VAN } from "../../../test/books.js";
 import { inDays, lineOf, planOf, TODAY, visit } from "../../../test/plans.js";
+import { dayToSpare } from "./planIssues.js";
 import { addDays, formatDay } from "../../calendar/dayNumber.js";
 
 /** A task of the van by the calendar that falls due in so many days. */
@@ -82,6 +83,9 @@ test("a machine that can never be spared: says so, for which tasks, and why", ()
   const blocked = { code: "needed", reason: "on call" };
   expect(plan.visits).toEqual([]);
   expect(plan.issues).toEqual([{ code: "no-day-at-all", tasks: ["oil"], blocked }]);
+  expect(plan.issues.map((issue) => dayToSpare(issue, TODAY))).toEqual([TODAY]);
+  const spared = planOf({ ...partsOf(dueIn("oil", 9)), machines }, [visit("2026-11-25", ["oil"])]);
+  expect(spared.issues).toEqual([]);
 });
 
 test("no day before a hard limit: each blocked day is told, and the work stands on the first day there is", () => {
@@ -101,6 +105,7 @@ test("no day before a hard limit: each blocked day is told, and the work stands 
     },
   ]);
   expect(plan.issues[0]).toHaveProperty("blocked.length", 4);
+  expect(plan.issues.map((issue) => dayToSpare(issue, TODAY))).toEqual([TODAY]);
 });
 
 test("a hard limit that is past is told with the first day it can be made good", () => {

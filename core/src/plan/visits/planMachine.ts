@@ -2,7 +2,7 @@ import type { TaskId } from "../../book/ids.js";
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import type { Visit } from "../../book/visit.js";
-import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
+import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
 import { candidateDays, firstOn } from "./candidates.js";
 import { cheapestDays, type VisitDay } from "./cheapestDays.js";
@@ -66,21 +66,18 @@ export function planMachine(
   const held = ahead.map((visit) => heldVisit(visit, state, turns, taken));
   const rest = turns.filter((turn) => !taken.has(turnKey(turn)));
   const spare = spareDays(machine, planning.workdays, today, until);
-  const fitted = rest.map((turn) => withLeftOut(withinReach(turn, spare), open));
   const placed = [false, true].flatMap((isOutside) => {
-    const own = fitted.filter((turn) => turn.isOutside === isOutside);
+    const own = rest
+      .filter((turn) => turn.isOutside === isOutside)
+      .map((turn) => ({ turn, fitted: withLeftOut(withinReach(turn, spare), open) }));
     const given = held.filter((visit) => visit.isOutside === isOutside);
     return proposed(own, given, spare, costOfVisiting(machine, planning), planning);
   });
   const joined = held.map((one) => ({
     ...one,
-    fitting: placed.flatMap(({ turn, visit }) => (visit === one ? [originalOf(turn, rest)] : [])),
+    fitting: placed.flatMap(({ turn, visit }) => (visit === one ? [turn] : [])),
   }));
-  const fresh = groupByDay(
-    placed.flatMap(({ turn, visit, day }) =>
-      visit === null ? [{ turn: originalOf(turn, rest), day }] : [],
-    ),
-  );
+  const fresh = groupByDay(placed.filter(({ visit }) => visit === null));
   const missed = open
     .filter(({ date }) => dayOf(date) < today)
     .map((visit) => heldVisit(visit, state, turns, new Set()));
@@ -89,15 +86,12 @@ export function planMachine(
     missed,
     turns,
     left,
-    issues: planIssuesOf(machine, rest, held, placed.length, spare, planning, today),
+    issues: planIssuesOf({ machine, rest, placed, held, spare, planning, today }),
   };
 }
 
-const originalOf = (turn: Turn, turns: readonly Turn[]): Turn =>
-  turns.find((one) => turnKey(one) === turnKey(turn)) ?? turn;
-
 /** The tasks of a visit that have not been done since it was decided on. */
-export function undone(visit: Visit, state: MachineState): TaskId[] {
+function undone(visit: Visit, state: MachineState): TaskId[] {
   const accepted = dayOf(visit.accepted);
   const since = visit.since ?? -1;
   return visit.tasks.filter((task) => {
@@ -162,32 +156,37 @@ interface Placed {
   readonly visit: PlannedVisit | null;
 }
 
-/** The cheapest days for some turns, beside the visits there are. */
+/** A turn as it is, and as the search is to take it. */
+interface Fitted {
+  readonly turn: Turn;
+  readonly fitted: Turn;
+}
+
+/** The cheapest days for some turns, beside the visits there are; those that may be done on no day are left out. */
 function proposed(
-  turns: readonly Turn[],
+  turns: readonly Fitted[],
   given: readonly PlannedVisit[],
   spare: readonly DayNumber[],
   visitCost: number,
   planning: Planning,
 ): Placed[] {
-  const possible = turns.filter(
-    (turn) =>
-      spare.some((day) => isAllowed(turn, day)) || given.some(({ day }) => isAllowed(turn, day)),
-  );
   const givenDays = new Map(given.map((visit) => [visit.day, visit]));
-  const days: VisitDay[] = [...new Set([...candidateDays(spare, possible), ...givenDays.keys()])]
+  const open = [...spare, ...givenDays.keys()];
+  const possible = turns.filter(({ fitted }) => open.some((day) => isAllowed(fitted, day)));
+  const fitted = possible.map((one) => one.fitted);
+  const days: VisitDay[] = [...new Set([...candidateDays(spare, fitted), ...givenDays.keys()])]
     .sort((one, other) => one - other)
     .map((day) => {
       const visit = givenDays.get(day);
       const opened = new Set((visit?.turns ?? []).flatMap(({ access }) => access ?? []));
       return { day, cost: visit === undefined ? visitCost : 0, opened };
     });
-  const found = cheapestDays(possible, days, planning);
-  if (found === null) return [];
-  return possible.map((turn, index) => {
-    const day = found.days[index] ?? addDays(turn.due, 0);
-    return { turn, day, visit: givenDays.get(day) ?? null };
-  });
+  const found = cheapestDays(fitted, days, planning);
+  return (found?.days ?? []).map((day, index) => ({
+    turn: (possible[index] as Fitted).turn,
+    day,
+    visit: givenDays.get(day) ?? null,
+  }));
 }
 
 function groupByDay(

@@ -5,6 +5,7 @@ import type { Task } from "../../book/task.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
 import { intervalOf } from "../../schedule/due.js";
+import { graceEnd } from "../../schedule/graceEnd.js";
 import { reckonTask, type TaskReckoning } from "../../schedule/reckonTask.js";
 import { completionsOf, inServiceDay, type MachineState } from "../../schedule/taskDue.js";
 import { taskNeeds, type NeedsSource } from "../../stores/taskNeeds.js";
@@ -116,10 +117,7 @@ function turnsOfTask(
   { planning, source, until }: Around,
 ): Turn[] {
   const { task } = reckoning;
-  const dates = [
-    nextDates(reckoning, state),
-    ...found.slice(1).map((turn) => laterDates(turn, task, state)),
-  ];
+  const dates = [nextDates(reckoning), ...found.slice(1).map((turn) => laterDates(turn, task))];
   const shown = task.follows ? dates.slice(0, 1) : dates;
   const needs = taskNeeds(task, source);
   const own = {
@@ -175,28 +173,23 @@ function dayBefore(
 type Dates = Pick<Turn, "due" | "graceEnd" | "hardEnd">;
 
 /** The dates of the next turn, as the board has them. */
-function nextDates({ task, governs, limits }: TaskReckoning, state: MachineState): Dates | null {
+function nextDates({ task, governs, limits }: TaskReckoning): Dates | null {
   const due = governs === null ? null : (limits[governs]?.forecast?.likely ?? null);
   if (due === null) return null;
   const ends = limits.flatMap((limit) => {
     if (limit.forecast === null) return [];
     const { likely, early } = limit.forecast;
-    const isHard = limit.limit.hard === true;
-    return [
-      {
-        grace: isHard ? likely : afterGrace(limit.limit, likely, state),
-        hard: isHard ? early : null,
-      },
-    ];
+    const hard = limit.limit.hard === true ? early : null;
+    return [{ grace: limit.graceUntil ?? likely, hard }];
   });
   return datesOf(task, due, ends);
 }
 
 /** The dates of a later turn. */
-function laterDates({ day, limits }: Occurrence, task: Task, state: MachineState): Dates {
+function laterDates({ day, limits }: Occurrence, task: Task): Dates {
   const ends = limits.map(({ due, day: on }: LimitDay) => {
-    const isHard = due.limit.hard === true;
-    return { grace: isHard ? on : afterGrace(due.limit, on, state), hard: isHard ? on : null };
+    const grace = graceEnd(due.limit, on, due.kind === "meter" ? due.reckoning : null) ?? on;
+    return { grace, hard: due.limit.hard === true ? on : null };
   });
   return datesOf(task, day, ends);
 }
@@ -214,18 +207,4 @@ function datesOf(
   // Of limits that must all be reached, a hard one binds only once they are.
   const hardEnd = hards.length === 0 ? null : isLast ? due : (Math.min(...hards) as DayNumber);
   return { due, graceEnd, hardEnd };
-}
-
-/** The last day within the grace of a limit that falls due on a day; one by a meter lasts as long as the machine takes to run it. */
-function afterGrace(
-  limit: LimitDay["due"]["limit"],
-  day: DayNumber,
-  state: MachineState,
-): DayNumber {
-  const grace = limit.grace ?? 0;
-  if (!isMeterLimit(limit)) return addDays(day, Math.floor(grace));
-  const meter = state.meters.get(limit.meter);
-  const perDay = meter?.rate.perDay ?? null;
-  if (meter === undefined || perDay === null || perDay <= 0) return day;
-  return meter.running.after(day, Math.floor(grace / perDay)) ?? day;
 }

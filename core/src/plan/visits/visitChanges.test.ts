@@ -7,6 +7,7 @@ import {
   dropVisit,
   leaveOut,
   moveVisit,
+  noteVisit,
   pinVisit,
   splitVisit,
 } from "./visitChanges.js";
@@ -31,7 +32,11 @@ test("an accepted visit is what the book's schema takes, with the day and what w
   expect(visitSchema.safeParse(after).success).toBe(true);
 });
 
-test("it is moved, pinned and added to", () => {
+test("it is moved, pinned, noted and added to", () => {
+  expect(afterOf(noteVisit(held, " Ramp from nine. "))).toEqual([
+    { ...held, note: "Ramp from nine." },
+  ]);
+  expect(afterOf(noteVisit(held, " "))).toEqual([{ ...held, note: null }]);
   expect(afterOf(moveVisit(held, TODAY))).toEqual([{ ...held, date: "2026-11-23" }]);
   expect(afterOf(pinVisit(held, true))).toEqual([{ ...held, pinned: true }]);
   const without = { ...held, tasks: [OIL], without: [WASH] };

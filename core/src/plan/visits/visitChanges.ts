@@ -1,5 +1,5 @@
 import type { Change, RecordChange } from "../../book/change.js";
-import type { JourneyId, MachineId, TaskId, VisitId } from "../../book/ids.js";
+import type { MachineId, TaskId, VisitId } from "../../book/ids.js";
 import type { Visit } from "../../book/visit.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 
@@ -27,11 +27,10 @@ export interface NewVisit {
   readonly tasks: readonly TaskId[];
   readonly without?: readonly TaskId[];
   readonly isPinned?: boolean;
-  readonly journey?: JourneyId;
 }
 
 function visitOf(visit: NewVisit, { today, newId, since }: VisitContext): Visit {
-  const { machine, day, tasks, without = [], isPinned = false, journey } = visit;
+  const { machine, day, tasks, without = [], isPinned = false } = visit;
   return {
     id: newId() as VisitId,
     machine,
@@ -41,7 +40,6 @@ function visitOf(visit: NewVisit, { today, newId, since }: VisitContext): Visit 
     ...(since === null ? {} : { since }),
     ...(isPinned ? { pinned: true } : {}),
     ...(without.length > 0 ? { without: [...without] } : {}),
-    ...(journey === undefined ? {} : { journey }),
   };
 }
 
@@ -59,6 +57,11 @@ export function moveVisit(visit: Visit, day: DayNumber): Change {
 /** Settles the day of a visit, or leaves it open again. */
 export function pinVisit(visit: Visit, isPinned: boolean): Change {
   return changeOf("pin-visit", edited(visit, { ...visit, pinned: isPinned }));
+}
+
+/** Says something of a visit; empty for nothing. */
+export function noteVisit(visit: Visit, note: string): Change {
+  return changeOf("note-visit", edited(visit, { ...visit, note: note.trim() || null }));
 }
 
 /** Takes a task into a visit. */

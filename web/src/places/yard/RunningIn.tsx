@@ -1,17 +1,8 @@
-import { runningInState, type BoardMachine, type RunningInStage } from "@yonderfell/core";
+import { runningInState, type BoardMachine } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { amount, figure, NBSP } from "../../words/format.js";
+import { amount } from "../../words/format.js";
 import { meterOf } from "../../words/limitWords.js";
-
-/** The limits of a stage of running in: `at most 3 500 rpm · at most 80 km/h · no towing`. */
-export function stageWords({ revolutions, speed, speedUnit, load }: RunningInStage): string {
-  const parts = [
-    revolutions ? `at most ${figure(revolutions)}${NBSP}rpm` : "",
-    speed ? `at most ${figure(speed)}${NBSP}${speedUnit ?? "km/h"}` : "",
-    load ?? "",
-  ];
-  return parts.filter((part) => part !== "").join(" · ");
-}
+import { runningInWords, stageWords } from "../../words/runningInWords.js";
 
 /** That a machine is being run in, with what holds now and what comes; nothing once it is through. */
 export function RunningIn({ machine }: { readonly machine: BoardMachine }): ReactElement | null {
@@ -31,7 +22,7 @@ export function RunningIn({ machine }: { readonly machine: BoardMachine }): Reac
         {`Being run in: ${stageWords(state.stage)}`}
       </h2>
       <p>
-        {`Stage ${state.number} of ${runningIn.stages.length}: ${amount(state.run, unit)} of ${amount(state.end, unit)} run, ${amount(state.left, unit)} left of this stage.`}
+        {runningInWords(state, runningIn.stages.length, unit)}
         {next !== undefined && (
           <span className="text-quiet">{` Then up to ${amount(next.until, unit)}: ${stageWords(next)}.`}</span>
         )}

@@ -6,15 +6,17 @@ import { notifySuccess } from "../../../app/notify.js";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { calendarText, dueTable } from "../../../work/calendarText.js";
 import { textOfGuarded } from "../../../work/csvText.js";
 import { fileName } from "../../../words/exportFileName.js";
+import { listVisits, missedVisits } from "../visits/visitModel.js";
+import { calendarText } from "./calendarText.js";
+import { dueTable } from "./dueTable.js";
 
 /** The plan to take away: a calendar of visits and due dates, and the due list as a table. */
 export default function TakeAway(): ReactElement {
   const { entry } = useBook();
   const board = useAppSelector((state) => state.board.machines);
-  const { machines: planned, phase, seq } = useAppSelector((state) => state.visits);
+  const { machines, phase, seq } = useAppSelector((state) => state.visits);
   const today = useAppSelector((state) => state.session.today);
   const date = formatDay(today);
   const give = (text: string, type: string, name: string): void => {
@@ -22,7 +24,8 @@ export default function TakeAway(): ReactElement {
     notifySuccess(`${name} is in the folder of your downloads.`);
   };
   const calendar = (): void => {
-    const source = { name: entry.name, board, planned, today, sequence: seq, now: new Date() };
+    const visits = [...missedVisits(machines), ...listVisits(machines, null)];
+    const source = { name: entry.name, board, visits, today, sequence: seq, now: new Date() };
     give(calendarText(source), "text/calendar", fileName(entry.name, "calendar", date, "ics"));
   };
   const list = (): void => {

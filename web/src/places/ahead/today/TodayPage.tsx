@@ -1,4 +1,4 @@
-import { dayOf, type BoardMachine, type DayNumber } from "@yonderfell/core";
+import { dayOf, daysBetween, type BoardMachine, type DayNumber } from "@yonderfell/core";
 import { Gauge, NotebookPen, Printer } from "lucide-react";
 import { useMemo, type ReactElement, type ReactNode } from "react";
 import { Link } from "react-router";
@@ -19,7 +19,7 @@ import { meterName } from "../../../words/limitWords.js";
 import { STATUS_WORD, stripWords } from "../../../words/statusWords.js";
 import { Cairn } from "../../../ui/Cairn.js";
 import { AheadPage } from "../AheadPage.js";
-import { listVisits, missedVisits, type ListedVisit } from "../visits/visitModel.js";
+import { visitsOn, type ListedVisit } from "../visits/visitModel.js";
 import { logPath } from "../visits/VisitPanel.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
 import { todayOf, type StaleMeter, type StoppedMachine, type Today } from "./todayModel.js";
@@ -31,6 +31,8 @@ export default function TodayPage(): ReactElement {
   const phase = useAppSelector((state) => state.board.phase);
   const today = useAppSelector((state) => state.session.today);
   const asks = useMemo(() => todayOf(board, today), [board, today]);
+  const { machines } = useVisits();
+  const visits = useMemo(() => visitsOn(machines, today), [machines, today]);
   return (
     <AheadPage
       title="Today"
@@ -53,13 +55,13 @@ export default function TodayPage(): ReactElement {
           tasks={asks.forbidden}
           today={today}
         />
-        <VisitsToday today={today} />
+        <VisitsToday visits={visits} today={today} />
         <Tasks title="Due by law or warranty" tasks={asks.byLaw} today={today} />
         <Tasks title="To follow up" tasks={asks.followUps} today={today} />
         <Tasks title="Overdue and due" tasks={asks.due} today={today} />
         <Tasks title="With each use" tasks={asks.eachUse} today={today} />
         <Meters meters={asks.meters} today={today} />
-        {phase === "ready" && asksNothing(asks) && (
+        {phase === "ready" && visits.length === 0 && asksNothing(asks) && (
           <p className="py-10 text-quiet">Nothing asks for you today.</p>
         )}
       </div>
@@ -192,13 +194,14 @@ function Stopped({
   );
 }
 
-function VisitsToday({ today }: { readonly today: DayNumber }): ReactElement | null {
-  const { machines } = useVisits();
+function VisitsToday({
+  visits,
+  today,
+}: {
+  readonly visits: readonly ListedVisit[];
+  readonly today: DayNumber;
+}): ReactElement | null {
   const nameOf = useTaskNames();
-  const held = listVisits(machines, null).filter(
-    ({ planned, day }) => planned.visit !== null && day === today,
-  );
-  const visits = [...missedVisits(machines), ...held];
   if (visits.length === 0) return null;
   const namesOf = ({ turns, planned }: ListedVisit): string =>
     [...turns.map(({ task }) => task), ...planned.others].map(nameOf).join(" · ");
@@ -256,7 +259,7 @@ function Meters({
           state={
             meter.lastOn === null
               ? "Never read"
-              : `Last read ${spanOfDays(today - meter.lastOn)} ago${meter.lastDial === null ? "" : `, ${dialFigureWithUnit(meter.lastDial, meter.meter.unit)}`}`
+              : `Last read ${spanOfDays(daysBetween(meter.lastOn, today))} ago${meter.lastDial === null ? "" : `, ${dialFigureWithUnit(meter.lastDial, meter.meter.unit)}`}`
           }
         >
           <button

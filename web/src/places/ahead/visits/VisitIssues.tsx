@@ -1,5 +1,6 @@
 import {
   acceptVisits,
+  dayToSpare,
   type DayNumber,
   type MachineId,
   type PlanIssue,
@@ -66,7 +67,7 @@ function Issue({
 }): ReactElement {
   const { tag, id } = of.machine;
   const { what, frees } = issueWords(issue, tag, nameOf, today);
-  const day = remedyDay(issue, today);
+  const day = dayToSpare(issue, today);
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-t border-hairline py-1.5 first:border-t-0">
       <p className="max-w-[76ch] min-w-72 flex-1">
@@ -96,20 +97,3 @@ const factsPath = (id: MachineId): string => `/yard/${encodeURIComponent(id)}/fa
 
 const tasksOf = (issue: PlanIssue): readonly TaskId[] =>
   issue.code === "no-day-at-all" ? issue.tasks : [issue.task];
-
-/** The blocked day that is best spared for it; null where a day need not be spared. */
-function remedyDay(issue: PlanIssue, today: DayNumber): DayNumber | null {
-  switch (issue.code) {
-    case "no-day-before-hard-end":
-      return (
-        issue.blocked.find(({ blocked }) => blocked.code === "needed")?.day ??
-        issue.blocked[0]?.day ??
-        null
-      );
-    case "no-day-at-all":
-    case "hard-end-passed":
-      return issue.code === "hard-end-passed" && issue.first !== null ? null : today;
-    case "visit-after-hard-end":
-      return null;
-  }
-}

@@ -1,13 +1,13 @@
-import type { DayNumber, TaskId, TurnShare } from "@yonderfell/core";
+import type { TaskId, TurnShare } from "@yonderfell/core";
 import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { SelectField } from "../../../ui/fields.js";
+import { SelectField, TextField } from "../../../ui/fields.js";
 import { shortDate } from "../../../words/format.js";
 import { costParts, roundMoney, shareWords, weekdayDate } from "../../../words/visitWords.js";
 import { DayMover } from "./DayMover.js";
-import { costOn, type ListedVisit } from "./visitModel.js";
+import { costOn, dayForSome, type ListedVisit } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
 import { visitState } from "./VisitRow.js";
 
@@ -31,6 +31,7 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
       </p>
       <Fitting {...props} />
       <DayMover {...props} />
+      <VisitNote key={visit.planned.visit?.note ?? ""} {...props} />
       <div className="flex flex-wrap items-end gap-3">
         {state === "proposed" && !isMoved && (
           <button
@@ -196,17 +197,16 @@ function PinButton({ visit, changes }: VisitPanelProps): ReactElement {
 function SplitOff({
   visit,
   today,
+  planning,
   changes,
   ticked,
   onDone,
 }: VisitPanelProps & {
   readonly ticked: readonly TaskId[];
   readonly onDone: () => void;
-}): ReactElement {
-  const own = visit.turns.filter(({ task }) => ticked.includes(task));
-  const last = Math.max(...own.map(({ due }) => due)) as DayNumber;
-  // Where the tasks that leave fall due, but never on the day they leave.
-  const day = last > visit.day ? last : ((visit.day + 1) as DayNumber);
+}): ReactElement | null {
+  const day = dayForSome(visit, ticked, today, planning);
+  if (day === null) return null;
   const split = async (): Promise<void> => {
     if (await changes.split(visit, ticked, day)) onDone();
   };
@@ -215,6 +215,33 @@ function SplitOff({
       <Split size={18} aria-hidden="true" />
       {`Split off to ${weekdayDate(day, today)}`}
     </button>
+  );
+}
+
+/** What is said of a visit of the book; kept when it is said so. */
+function VisitNote({ visit, changes }: VisitPanelProps): ReactElement | null {
+  const { visit: held } = visit.planned;
+  const before = held?.note ?? "";
+  const [note, setNote] = useState(before);
+  if (held === null) return null;
+  return (
+    <form
+      className="flex max-w-2xl flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void changes.note(visit, note);
+      }}
+    >
+      <div className="min-w-64 flex-1">
+        <TextField label="Note" value={note} onChange={setNote} />
+      </div>
+      {note.trim() !== before && (
+        <button type="submit" className={QUIET_BUTTON}>
+          <Check size={18} aria-hidden="true" />
+          Keep the note
+        </button>
+      )}
+    </form>
   );
 }
 

@@ -22,9 +22,9 @@ interface VisitRowProps {
   readonly children: ReactNode;
 }
 
-/** A visit as a line of the list; opened, what it holds stands under it. */
+/** A visit as a line of the list; what is opened stands under it as its child. */
 export function VisitRow(props: VisitRowProps): ReactElement {
-  const { visit, isOpen, children } = props;
+  const { visit, children } = props;
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({ id: visit.key });
   return (
     <li className="border-t border-hairline">
@@ -45,7 +45,7 @@ export function VisitRow(props: VisitRowProps): ReactElement {
         </span>
         <Line {...props} />
       </div>
-      {isOpen && children}
+      {children}
     </li>
   );
 }

@@ -194,11 +194,13 @@ function VisitList(props: Planned): ReactElement {
               onMove(null);
             }}
           >
-            <VisitPanel
-              {...{ visit, nameOf, today, planning, currency, changes, weekWords }}
-              tasks={tasksOf(visit.of.machine.id)}
-              onMove={(day) => onMove(day === null ? null : { key: visit.key, day })}
-            />
+            {visit.key === open && (
+              <VisitPanel
+                {...{ visit, nameOf, today, planning, currency, changes, weekWords }}
+                tasks={tasksOf(visit.of.machine.id)}
+                onMove={(day) => onMove(day === null ? null : { key: visit.key, day })}
+              />
+            )}
           </VisitRow>
         ))}
       </ul>

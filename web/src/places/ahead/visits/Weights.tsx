@@ -5,6 +5,7 @@ import { useApply } from "../../../app/useApply.js";
 import { useBook } from "../../../app/openBook.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
+import { typedFigure, typedNumber } from "../../../words/writing.js";
 import { useCurrency } from "../../stores/useCurrency.js";
 
 type Amount = Exclude<keyof Planning, "workdays">;
@@ -49,12 +50,12 @@ function useWeights(planning: Planning): {
   const { storage } = useBook();
   const { apply, failure, fail } = useApply();
   const [words, setWords] = useState<ReadonlyMap<Amount, string>>(
-    () => new Map(AMOUNTS.map(([key]) => [key, String(planning[key])])),
+    () => new Map(AMOUNTS.map(([key]) => [key, typedFigure(planning[key])])),
   );
   const [workdays, setWorkdays] = useState<readonly number[]>(planning.workdays);
   const save = async (): Promise<void> => {
     const amounts = AMOUNTS.map(([key, label]) => {
-      const value = Number((words.get(key) ?? "").replace(",", "."));
+      const value = typedNumber(words.get(key) ?? "");
       return { key, label, value, isSound: isSound(key, value) };
     });
     const wrong = amounts.find((one) => !one.isSound);
@@ -125,7 +126,7 @@ function WeightsForm({ planning }: { readonly planning: Planning }): ReactElemen
 
 const isWhole = (key: Amount): boolean => key === "weeks" || key === "leastDays";
 
-function isSound(key: Amount, value: number): boolean {
-  if (!Number.isFinite(value) || value < 0) return false;
+function isSound(key: Amount, value: number | null): boolean {
+  if (value === null || value < 0) return false;
   return !isWhole(key) || (Number.isInteger(value) && (key !== "weeks" || value > 0));
 }

@@ -4,12 +4,14 @@ import {
   dropVisit,
   leaveOut,
   moveVisit,
+  noteVisit,
   pinVisit,
   splitVisit,
   type Change,
   type DayNumber,
   type NewVisit,
   type TaskId,
+  type Visit,
   type VisitContext,
 } from "@yonderfell/core";
 import { surroundings } from "../../../app/openBook.js";
@@ -29,6 +31,8 @@ export interface VisitChanges {
     tasks: readonly TaskId[],
     day: DayNumber,
   ) => Promise<boolean>;
+  /** Only of a visit of the book. */
+  readonly note: (visit: ListedVisit, note: string) => Promise<boolean>;
   readonly drop: (visit: ListedVisit) => Promise<boolean>;
   /** What stood in the way of the last, empty where nothing did. */
   readonly failure: string;
@@ -67,6 +71,12 @@ export function useVisitChanges(): VisitChanges {
   const { apply, failure } = useApply();
   const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
   const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
+  const applyHeld = (
+    { planned }: ListedVisit,
+    change: (held: Visit) => Change,
+    words: string,
+  ): Promise<boolean> =>
+    planned.visit === null ? Promise.resolve(false) : apply(change(planned.visit), words);
   return {
     failure,
     accept: (visits) => apply(acceptedAll(visits), acceptedWords(visits)),
@@ -106,10 +116,7 @@ export function useVisitChanges(): VisitChanges {
           : splitVisit(held, tasks, day, contextOf(visit));
       return apply(change, `${tagOf(visit)} has two visits now.`);
     },
-    drop: (visit) => {
-      const { visit: held } = visit.planned;
-      if (held === null) return Promise.resolve(false);
-      return apply(dropVisit(held), `${tagOf(visit)} is planned anew.`);
-    },
+    note: (visit, note) => applyHeld(visit, (held) => noteVisit(held, note), "The note is kept."),
+    drop: (visit) => applyHeld(visit, dropVisit, `${tagOf(visit)} is planned anew.`),
   };
 }

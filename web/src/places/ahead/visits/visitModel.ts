@@ -10,6 +10,7 @@ import {
   type OtherDay,
   type PlannedVisit,
   type Planning,
+  type TaskId,
   type Turn,
   type VisitCost,
 } from "@yonderfell/core";
@@ -70,6 +71,12 @@ export function missedVisits(machines: readonly PlannedMachine[]): ListedVisit[]
   );
 }
 
+/** The visits of the book that a day asks for: those missed before it, then its own. */
+export function visitsOn(machines: readonly PlannedMachine[], today: DayNumber): ListedVisit[] {
+  const held = listVisits(machines, null).filter(({ planned }) => planned.visit !== null);
+  return [...missedVisits(machines), ...held.filter(({ day }) => day === today)];
+}
+
 /** What a visit costs on a day. */
 export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Planning): VisitCost {
   return visitCostOn(turns, day, costOfVisiting(of.machine, planning), planning);
@@ -80,6 +87,18 @@ export function daysFor(visit: ListedVisit, today: DayNumber, planning: Planning
   const { machine } = visit.of;
   const spare = spareDays(machine, planning.workdays, today, planUntil(today, planning));
   return otherDays(visit.turns, spare, costOfVisiting(machine, planning), planning);
+}
+
+/** The cheapest other day for some of a visit's tasks; null where there is none. */
+export function dayForSome(
+  visit: ListedVisit,
+  tasks: readonly TaskId[],
+  today: DayNumber,
+  planning: Planning,
+): DayNumber | null {
+  const turns = visit.turns.filter(({ task }) => tasks.includes(task));
+  const others = daysFor({ ...visit, turns }, today, planning);
+  return others.find(({ day }) => day !== visit.planned.day)?.day ?? null;
 }
 
 /** The next day before or after one that a machine can be worked on; null where there is none. */

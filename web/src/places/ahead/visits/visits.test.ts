@@ -1,4 +1,11 @@
-import { addDays, mondayOf, planningOf, type PlanIssue, type TaskId } from "@yonderfell/core";
+import {
+  addDays,
+  mondayOf,
+  planningOf,
+  type DayNumber,
+  type PlanIssue,
+  type TaskId,
+} from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import {
@@ -12,11 +19,13 @@ import {
 import { VisitKeeper, type PlannedMachine } from "../../../work/visitKeeper.js";
 import {
   costOn,
+  dayForSome,
   daysFor,
   listVisits,
   missedVisits,
   nextSpare,
   otherWeeks,
+  visitsOn,
   type ListedVisit,
 } from "./visitModel.js";
 
@@ -77,6 +86,23 @@ test("what a visit costs is told in its parts", () => {
     "12 days early, 3.20 cr of its life unused",
     "4 days late, weighed as 8.00 cr",
   ]);
+});
+
+test("some tasks are split off to the cheapest other day on which they may be done", () => {
+  const gritter = visitOf("21");
+  const [first] = gritter.turns;
+  if (first === undefined) throw new Error("the visit has turns");
+  const day = dayForSome(gritter, [first.task], TODAY, PLANNING);
+  expect(day).not.toBe(gritter.day);
+  // The gritter is watched at weekends, when nobody works either.
+  expect(weekdayDate(day ?? TODAY, TODAY)).not.toMatch(/^(Sat|Sun)/);
+});
+
+test("a day asks for the visits missed before it, then for its own", () => {
+  const tags = (day: DayNumber): string[] =>
+    visitsOn(machines, day).map(({ of }) => of.machine.tag);
+  expect(tags(TODAY)).toEqual(["31"]);
+  expect(tags(addDays(TODAY, 8))).toEqual(["31", "12"]);
 });
 
 test("a visit whose day has passed is missed", () => {

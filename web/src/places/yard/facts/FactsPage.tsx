@@ -69,6 +69,13 @@ function FactsForm({ machine }: { readonly machine: Machine }): ReactElement {
       <DutyFields form={form} />
       <LaidUpFields {...field("laidUp")} />
       <NeededFields {...field("needed")} />
+      <div className="max-w-sm">
+        <TextField
+          label="A visit of it costs"
+          note="before anything is done; left empty, as in the weights of visits"
+          {...field("visitCost")}
+        />
+      </div>
       <RunningInFields {...field("runningIn")} meters={machine.meters ?? []} />
       <NoteField label="Note" {...field("note")} />
       <PicturesField {...field("pictures")} />

@@ -1,17 +1,23 @@
 import type { Meter } from "@yonderfell/core";
 import type { ReactElement } from "react";
+import { newId } from "../../../data/newId.js";
 import { RowsField } from "../../../ui/RowsField.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
 import { fieldsOf, type Field } from "../../../ui/useModel.js";
-import { speedUnitOf, type RunningInModel, type StageRow } from "./runningInModel.js";
+import {
+  speedUnitOf,
+  type RunningInModel,
+  type SpeedUnit,
+  type StageRow,
+} from "./runningInModel.js";
 
-let rows = 0;
 /** A stage that is not written yet. */
-const emptyStage = (): StageRow => ({
-  key: `new ${(rows += 1)}`,
+const emptyStage = (speedUnit: SpeedUnit): StageRow => ({
+  key: newId(),
   until: "",
   revolutions: "",
   speed: "",
+  speedUnit,
   load: "",
 });
 
@@ -48,7 +54,7 @@ export function RunningInFields({
         rows={value.stages}
         keyOf={({ key }) => key}
         noun="stage"
-        empty={emptyStage}
+        empty={() => emptyStage(speedUnitOf(unit))}
         onChange={(stages) =>
           onChange({
             ...value,
@@ -57,11 +63,11 @@ export function RunningInFields({
           })
         }
       >
-        {(_, stage) => (
+        {(row, stage) => (
           <div className="grid items-start gap-x-6 sm:grid-cols-[8rem_8rem_10rem_1fr]">
             <TextField label={`Up to (${unit})`} isMono {...stage("until")} />
             <TextField label="Revolutions (rpm)" isMono {...stage("revolutions")} />
-            <TextField label={`Speed (${speedUnitOf(unit)})`} isMono {...stage("speed")} />
+            <TextField label={`Speed (${row.speedUnit})`} isMono {...stage("speed")} />
             <TextField label="Load" {...stage("load")} />
           </div>
         )}

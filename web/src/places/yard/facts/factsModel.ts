@@ -8,6 +8,7 @@ import type {
   Quantity,
 } from "@yonderfell/core";
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
+import { typedFigure, typedNumber } from "../../../words/writing.js";
 import { asTyped } from "../../../words/quantityWords.js";
 
 import {
@@ -57,6 +58,8 @@ export interface FactsModel {
   readonly dutyNote: string;
   readonly laidUp: readonly LaidUpRow[];
   readonly needed: readonly NeededRow[];
+  /** What a visit of it costs, empty where it is as in the settings. */
+  readonly visitCost: string;
   readonly runningIn: RunningInModel;
   readonly note: string;
   readonly pictures: readonly Picture[];
@@ -101,6 +104,7 @@ export function modelOfMachine(machine: Machine): FactsModel {
       to: text(one.to),
       reason: text(one.reason),
     })),
+    visitCost: (machine.visitCost ?? null) === null ? "" : typedFigure(machine.visitCost as number),
     runningIn: modelOfRunningIn(machine),
     note: text(machine.note),
     pictures: machine.pictures ?? [],
@@ -119,6 +123,9 @@ export function factsProblem(model: FactsModel): string {
     }
     if (from === "" && to !== "") return "A lay-up needs the day it begins.";
     if (from !== "" && to !== "" && to < from) return "A lay-up cannot end before it begins.";
+  }
+  if (model.visitCost.trim() !== "" && (typedNumber(model.visitCost) ?? -1) < 0) {
+    return `“${model.visitCost}” is not what a visit costs: an amount of at least 0.`;
   }
   return runningInProblem(model.runningIn);
 }
@@ -167,6 +174,7 @@ export function machineOf(model: FactsModel, before: Machine): Machine {
     },
     laidUp: model.laidUp.flatMap(laidUpOf),
     needed: model.needed.flatMap(neededOf),
+    visitCost: typedNumber(model.visitCost),
     runningIn: runningInOf(model.runningIn, before),
     note: orNull(model.note),
     pictures: [...model.pictures],

@@ -13,7 +13,7 @@ const MACHINE = {
     ...{ meter: "odo", from: 12500, source: "page 14", kept: "as it was" },
     stages: [
       { until: 200, revolutions: 3500, speed: 30, speedUnit: "mph", load: "no hills" },
-      { until: 600, revolutions: null, speed: null, speedUnit: null, load: null },
+      { until: 612.5, revolutions: null, speed: null, speedUnit: null, load: null },
     ],
   },
 } as unknown as Machine;

@@ -9,11 +9,13 @@ import {
 } from "@yonderfell/core";
 import ICAL from "ical.js";
 import Papa from "papaparse";
-import { BOOK, TODAY } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
-import { calendarText, dueTable } from "./calendarText.js";
-import { textOfGuarded } from "./csvText.js";
-import { VisitKeeper } from "./visitKeeper.js";
+import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
+import { MemoryStorage } from "../../../data/memoryStorage.js";
+import { textOfGuarded } from "../../../work/csvText.js";
+import { VisitKeeper } from "../../../work/visitKeeper.js";
+import { listVisits, missedVisits } from "../visits/visitModel.js";
+import { calendarText } from "./calendarText.js";
+import { dueTable } from "./dueTable.js";
 
 interface Read {
   readonly uid: string;
@@ -29,10 +31,11 @@ async function readCalendar(book: Book, today: DayNumber, sequence: number): Pro
   const storage = new MemoryStorage();
   await storage.fill(book);
   const update = await new VisitKeeper(storage).refresh(today);
+  const machines = update?.machines ?? [];
   const text = calendarText({
     name: "Skarrow Vale",
     board: reckonBoard(book, today),
-    planned: update?.machines ?? [],
+    visits: [...missedVisits(machines), ...listVisits(machines, null)],
     today,
     sequence,
     now: new Date(Date.UTC(2026, 10, 23, 9)),
