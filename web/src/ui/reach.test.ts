@@ -96,6 +96,7 @@ test("a grace is drawn past the likely date, a hard limit has a thick end, an as
     graceUntil: forecast === null ? null : addDays(forecast.likely, 9),
   }));
   expect(graced.graceTo ?? 0).toBeGreaterThan(graced.tick ?? Infinity);
+  expect(graced.label.x).toBeGreaterThan(graced.graceTo ?? Infinity);
   expect(geometryWith(({ limit }) => ({ limit: { ...limit, hard: true } })).isHard).toBe(true);
   const assumed = geometryWith(({ basis }) => ({
     basis:

@@ -74,7 +74,11 @@ export function stripGeometry(
   }
   const solidTo = scale.x(daysBetween(today, forecast.early));
   const fadeTo = Math.max(scale.x(daysBetween(today, forecast.late)), solidTo);
-  const after = Math.max(fadeTo, ...hairlinesNear(hairlines, fadeTo)) + LABEL_GAP;
+  const { graceUntil } = limit;
+  const graceTo =
+    graceUntil === null || scale.isBeyond(likely) ? null : scale.x(daysBetween(today, graceUntil));
+  const end = Math.max(fadeTo, graceTo ?? 0);
+  const after = Math.max(end, ...hairlinesNear(hairlines, end)) + LABEL_GAP;
   const fits = after + labelWidth <= scale.width;
   return {
     ...none,
@@ -82,10 +86,7 @@ export function stripGeometry(
     fadeTo,
     tick: scale.isBeyond(likely) ? null : scale.x(likely),
     isBeyond: scale.isBeyond(likely),
-    graceTo:
-      limit.graceUntil === null || scale.isBeyond(likely)
-        ? null
-        : scale.x(daysBetween(today, limit.graceUntil)),
+    graceTo,
     wick,
     hairlines,
     label: fits

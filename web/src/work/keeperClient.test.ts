@@ -1,4 +1,3 @@
-import type { DayNumber } from "@yonderfell/core";
 import { TODAY } from "../../test/skarrowVale.js";
 import { inPieces } from "./inPieces.js";
 import { KeeperClient } from "./keeperClient.js";
