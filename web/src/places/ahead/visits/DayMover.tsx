@@ -1,6 +1,6 @@
 import { addDays, type DayNumber } from "@yonderfell/core";
 import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
-import type { KeyboardEvent, ReactElement } from "react";
+import { useRef, type KeyboardEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { roundMoney, weekdayDate } from "../../../words/visitWords.js";
 import { costOn, daysFor, nextSpare, otherWeeks } from "./visitModel.js";
@@ -31,12 +31,19 @@ export function DayMover(props: VisitPanelProps): ReactElement {
     event.preventDefault();
     act();
   };
+  const group = useRef<HTMLDivElement>(null);
+  /** Ends the moving; the button that did it goes, so the first one takes the focus. */
+  const end = (): void => {
+    onMove(null);
+    group.current?.querySelector("button")?.focus();
+  };
   const keep = async (): Promise<void> => {
-    if (await changes.move(visit, visit.day)) onMove(null);
+    if (await changes.move(visit, visit.day)) end();
   };
   return (
     <div className="space-y-2">
       <div
+        ref={group}
         role="group"
         aria-label="Move it: arrow keys by a day, Page Up and Page Down by a week"
         onKeyDown={onKeyDown}
@@ -52,20 +59,34 @@ export function DayMover(props: VisitPanelProps): ReactElement {
           <ArrowRight size={18} aria-hidden="true" />
         </button>
         {visit.day !== stands && (
-          <>
-            <button type="button" className={PRIMARY_BUTTON} onClick={() => void keep()}>
-              <Check size={18} aria-hidden="true" />
-              {`Move to ${weekdayDate(visit.day, today)}`}
-            </button>
-            <button type="button" className={QUIET_BUTTON} onClick={() => onMove(null)}>
-              <Undo2 size={18} aria-hidden="true" />
-              Leave it
-            </button>
-          </>
+          <MoveButtons day={weekdayDate(visit.day, today)} onKeep={keep} onLeave={end} />
         )}
       </div>
       <OtherWeeks {...props} onGo={go} />
     </div>
+  );
+}
+
+function MoveButtons({
+  day,
+  onKeep,
+  onLeave,
+}: {
+  readonly day: string;
+  readonly onKeep: () => Promise<void>;
+  readonly onLeave: () => void;
+}): ReactElement {
+  return (
+    <>
+      <button type="button" className={PRIMARY_BUTTON} onClick={() => void onKeep()}>
+        <Check size={18} aria-hidden="true" />
+        {`Move to ${day}`}
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onLeave}>
+        <Undo2 size={18} aria-hidden="true" />
+        Leave it
+      </button>
+    </>
   );
 }
 

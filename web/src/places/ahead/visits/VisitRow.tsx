@@ -1,7 +1,7 @@
 import { hoursOf, type DayNumber, type Planning, type TaskId } from "@yonderfell/core";
 import { useDraggable } from "@dnd-kit/core";
 import { ChevronDown, ChevronRight, GripVertical } from "lucide-react";
-import type { ReactElement, ReactNode } from "react";
+import { useEffect, useRef, type ReactElement, type ReactNode } from "react";
 import { hoursWords, roundMoney, weekdayDate } from "../../../words/visitWords.js";
 import { costOn, type ListedVisit } from "./visitModel.js";
 
@@ -56,9 +56,15 @@ function Line(props: VisitRowProps): ReactElement {
   const state = visitState(visit);
   const hours = hoursOf(visit);
   const names = [...visit.turns.map(({ task }) => task), ...visit.planned.others].map(nameOf);
+  const line = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    // One that has just come into the book in place of a proposal takes up where that stood.
+    if (isOpen && document.activeElement === document.body) line.current?.focus();
+  }, [isOpen]);
   const Chevron = isOpen ? ChevronDown : ChevronRight;
   return (
     <button
+      ref={line}
       type="button"
       data-visit={visit.key}
       aria-expanded={isOpen}

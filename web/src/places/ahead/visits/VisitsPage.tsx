@@ -8,7 +8,7 @@ import {
   type Week,
 } from "@yonderfell/core";
 import { CheckCheck } from "lucide-react";
-import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
+import { lazy, Suspense, useMemo, useRef, useState, type ReactElement } from "react";
 import { notifyFailure } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
@@ -81,10 +81,10 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   const { machines, planning, hours } = visits;
   const today = useAppSelector((state) => state.session.today);
   const nameOf = useTaskNames();
-  const changes = useVisitChanges();
+  const [open, onOpen] = useState("");
+  const changes = useVisitChanges((id) => onOpen((key) => (key === "" ? key : id)));
   const [moving, onMove] = useState<Moving | null>(null);
   const [week, onWeek] = useState<DayNumber | null>(null);
-  const [open, onOpen] = useState("");
   const listed = useMemo(() => listVisits(machines, moving), [machines, moving]);
   const ridge = useMemo(
     () => ridgeOf(listed, today, planning.weeks + 1),
@@ -133,10 +133,15 @@ function shownOf({ week, listed, ridge }: Planned): readonly ListedVisit[] {
 
 function ListHead(props: Planned): ReactElement {
   const { week, today, onWeek, changes } = props;
+  const head = useRef<HTMLHeadingElement>(null);
   const acceptable = shownOf(props).filter(({ planned }) => planned.visit === null);
+  const acceptAll = async (): Promise<void> => {
+    // The button goes with what it did.
+    if (await changes.accept(acceptable)) head.current?.focus();
+  };
   return (
     <div className="mt-4 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
-      <h2 className="text-large font-bold">
+      <h2 ref={head} tabIndex={-1} className="text-large font-bold outline-none">
         {week === null
           ? "All visits ahead"
           : `Week of ${weekdayDate(week, today)} to ${weekdayDate(addDays(week, 6), today)}`}
@@ -144,11 +149,7 @@ function ListHead(props: Planned): ReactElement {
       {week !== null && (
         <div className="flex flex-wrap gap-3">
           {acceptable.length > 0 && (
-            <button
-              type="button"
-              className={QUIET_BUTTON}
-              onClick={() => void changes.accept(acceptable)}
-            >
+            <button type="button" className={QUIET_BUTTON} onClick={() => void acceptAll()}>
               <CheckCheck size={18} aria-hidden="true" />
               {`Accept ${counted(acceptable.length, "visit")} of this week`}
             </button>

@@ -66,9 +66,15 @@ function acceptedWords(visits: readonly ListedVisit[]): string {
   return `${first.of.machine.tag} on ${day} is in the book.`;
 }
 
-/** The way to change the visits of the open book. */
-export function useVisitChanges(): VisitChanges {
-  const { apply, failure } = useApply();
+/** The way to change the visits of the open book. `onAccepted` is told what a visit that was only proposed is called once the book holds it. */
+export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges {
+  const { apply: make, failure } = useApply();
+  const apply = async (change: Change, words: string): Promise<boolean> => {
+    const isSaved = await make(change, words);
+    const [first] = change.records;
+    if (isSaved && change.command === "accept-visit" && first !== undefined) onAccepted?.(first.id);
+    return isSaved;
+  };
   const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
   const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
   const applyHeld = (
@@ -79,7 +85,9 @@ export function useVisitChanges(): VisitChanges {
     planned.visit === null ? Promise.resolve(false) : apply(change(planned.visit), words);
   return {
     failure,
-    accept: (visits) => apply(acceptedAll(visits), acceptedWords(visits)),
+    // Of several none is the one in hand.
+    accept: (visits) =>
+      (visits.length === 1 ? apply : make)(acceptedAll(visits), acceptedWords(visits)),
     move: (visit, day) => {
       const { visit: held } = visit.planned;
       const change = held === null ? accepted(visit, { day }) : moveVisit(held, day);
