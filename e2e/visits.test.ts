@@ -68,6 +68,12 @@ test("a proposed visit is moved by the keyboard with what it costs, kept in the 
   );
   await keep?.click();
   await waitForLine(page, "15", "accepted");
+  // The visit in hand stays in hand: its panel is open and the keyboard is on its line.
+  await page.waitForFunction(
+    () =>
+      document.activeElement?.getAttribute("aria-expanded") === "true" &&
+      document.activeElement.hasAttribute("data-visit"),
+  );
   await openVisits(page, address);
   const kept = await waitForLine(page, "15", "accepted");
   expect(kept.slice(0, 10)).toBe(moved.slice(0, 10));
