@@ -22,6 +22,7 @@ import { longestTasks, type TraceEvent } from "./trace.js";
 
 /** 200 machines of 20 tasks each. */
 const SIZE: BookSize = { machines: 200, tasksEach: 20, readingsEach: 150, entriesEach: 50 };
+const NOTHING = { visits: [], journeys: [] };
 const WEB_FOLDER = fileURLToPath(new URL("../../web/dist", import.meta.url));
 const MOST_PLANNING_MS = 2000;
 const MOST_MOVING_MS = 100;
@@ -49,7 +50,7 @@ export async function measureVisits(parse: number): Promise<void> {
   let visits = 0;
   const planAll = (): void => {
     visits = books.reduce(
-      (sum, one) => sum + visitsOfMachine(one, EMPTY_PLATE, [], source, today).visits.length,
+      (sum, one) => sum + visitsOfMachine(one, EMPTY_PLATE, NOTHING, source, today).visits.length,
       0,
     );
   };

@@ -2,6 +2,7 @@ import { DEFAULT_PLANNING, settingsOf, type Planning } from "../src/book/setting
 import { addDays, dayOf, formatDay, type DayNumber } from "../src/calendar/dayNumber.js";
 import type { MachinePlan, PlannedVisit } from "../src/plan/visits/planMachine.js";
 import { visitsOfMachine, type PlanSource } from "../src/plan/visits/visitsOfMachine.js";
+import type { Journey } from "../src/book/journey.js";
 import { machineBookOf } from "../src/book/machineBook.js";
 import { EMPTY_PLATE } from "../src/book/machinePlate.js";
 import type { Visit } from "../src/book/visit.js";
@@ -43,10 +44,11 @@ export function planOf(
   visits: readonly Visit[] = [],
   planning: Partial<Planning> = {},
   today: DayNumber = TODAY,
+  journeys: readonly Journey[] = [],
 ): MachinePlan {
   const book = machineBookOf(bookOf(parts), "van" as never);
   if (book === null) throw new Error("no van");
-  return visitsOfMachine(book, EMPTY_PLATE, visits, sourceOf(planning), today);
+  return visitsOfMachine(book, EMPTY_PLATE, { visits, journeys }, sourceOf(planning), today);
 }
 
 /** A visit in a line: `2026-12-04 oil wash`, with `*` where the book holds it. */

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { entrySchema, type Entry } from "./entry.js";
 import { textField } from "./fields.js";
+import { journeySchema, type Journey } from "./journey.js";
 import { visitSchema, type Visit } from "./visit.js";
 import { fluidSchema, type Fluid } from "./fluid.js";
 import { fitmentSchema, partSchema, type Fitment, type Part } from "./part.js";
@@ -34,6 +35,7 @@ export const RECORD_SCHEMAS = {
   specifications: specificationSchema,
   fitments: fitmentSchema,
   visits: visitSchema,
+  journeys: journeySchema,
   parts: partSchema,
   products: productSchema,
   people: personSchema,
@@ -53,6 +55,7 @@ export const LIST_WORDS: Readonly<Record<Section, string>> = {
   specifications: "a list of specifications",
   fitments: "a list of fitments",
   visits: "a list of visits",
+  journeys: "a list of journeys",
   parts: "a list of parts",
   products: "a list of products",
   people: "a list of people",
@@ -91,6 +94,7 @@ export interface RecordOf {
   readonly specifications: Specification;
   readonly fitments: Fitment;
   readonly visits: Visit;
+  readonly journeys: Journey;
   readonly parts: Part;
   readonly products: Product;
   readonly people: Person;

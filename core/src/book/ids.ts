@@ -61,6 +61,10 @@ export type BayId = z.infer<typeof bayIdField>;
 export const visitIdField = nameField.brand<"VisitId">();
 export type VisitId = z.infer<typeof visitIdField>;
 
+/** Identifies a journey within its book. */
+export const journeyIdField = nameField.brand<"JourneyId">();
+export type JourneyId = z.infer<typeof journeyIdField>;
+
 /** Identifies a place within its book. */
 export const placeIdField = nameField.brand<"PlaceId">();
 export type PlaceId = z.infer<typeof placeIdField>;

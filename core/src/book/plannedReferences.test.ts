@@ -9,8 +9,12 @@ function issuesOf(parts: object): unknown[] {
   return read.ok ? [] : [...read.issues];
 }
 
-test("a visit that names what is there is read", () => {
-  expect(issuesOf({ visits: [visit("2026-12-02", ["oil"], { without: ["oil"] })] })).toEqual([]);
+const journey = { id: "j", machine: "van", name: "Fair", date: "2026-12-01", days: 3 };
+
+test("visits and journeys that name what is there are read", () => {
+  const visits = [visit("2026-12-02", ["oil"], { without: ["oil"] })];
+  const journeys = [journey, { ...journey, id: "k", meter: "odo", amount: 400, load: "heavy" }];
+  expect(issuesOf({ visits, journeys })).toEqual([]);
 });
 
 test.each([
@@ -18,6 +22,11 @@ test.each([
   [{ visits: [visit("2026-12-02", [], { without: ["wash"] })] }, ["visits", 0, "without", 0]],
   [{ visits: [visit("2026-02-30", ["oil"])] }, ["visits", 0, "date"]],
   [{ visits: [visit("2026-12-02", [], { machine: "bus" })] }, ["visits", 0, "machine"]],
+  [{ journeys: [{ ...journey, meter: "hrs", amount: 3 }] }, ["journeys", 0, "meter"]],
+  [{ journeys: [{ ...journey, meter: "odo" }] }, ["journeys", 0, "amount"]],
+  [{ journeys: [{ ...journey, days: 0 }] }, ["journeys", 0, "days"]],
+  [{ journeys: [{ ...journey, machine: "bus" }] }, ["journeys", 0, "machine"]],
+  [{ journeys: [{ ...journey, coldest: { value: 3, unit: "km" } }] }, ["journeys", 0, "coldest"]],
 ])("%j is refused at its place", (parts, path) => {
   expect(issuesOf(parts)).toMatchObject([{ path }]);
 });

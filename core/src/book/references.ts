@@ -207,12 +207,17 @@ function runningInIssues({ runningIn, id }: Machine, path: IssuePath, names: Nam
   return runningIn ? meterIssue(id, runningIn.meter, path, names) : [];
 }
 
-/** Tasks of visits that are not there or are another machine's. */
-function plannedIssues({ visits = [] }: Book, names: Names): BookIssue[] {
-  return visits.flatMap(({ machine, tasks, without }, index) => [
-    ...ownTasks(tasks, ["visits", index, "tasks"], machine, names),
-    ...ownTasks(without, ["visits", index, "without"], machine, names),
-  ]);
+/** Tasks of visits and meters of journeys that are not there or are another machine's. */
+function plannedIssues({ visits = [], journeys = [] }: Book, names: Names): BookIssue[] {
+  return [
+    ...visits.flatMap(({ machine, tasks, without }, index) => [
+      ...ownTasks(tasks, ["visits", index, "tasks"], machine, names),
+      ...ownTasks(without, ["visits", index, "without"], machine, names),
+    ]),
+    ...journeys.flatMap(({ machine, meter }, index) =>
+      meter ? meterIssue(machine, meter, ["journeys", index, "meter"], names) : [],
+    ),
+  ];
 }
 
 function entryIssues(book: Book, names: Names): BookIssue[] {

@@ -13,7 +13,7 @@ export const PLATE_SECTIONS = ["fluids", "servicePoints", "specifications", "fit
 export type PlateSection = (typeof PLATE_SECTIONS)[number];
 
 /** The sections of what is planned for a machine. */
-export const PLANNED_SECTIONS = ["visits"] as const;
+export const PLANNED_SECTIONS = ["visits", "journeys"] as const;
 export type PlannedSection = (typeof PLANNED_SECTIONS)[number];
 
 /** The sections of what belongs to no one machine. */

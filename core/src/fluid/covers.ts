@@ -1,7 +1,7 @@
 import type { Fluid } from "../book/fluid.js";
 import type { Product } from "../book/product.js";
 import { coverage, type CodeAnswer } from "./claims.js";
-import { servesCold, type ColdAnswer } from "./grade.js";
+import { isSameGrade, servesCold, type ColdAnswer } from "./grade.js";
 import { brakeTypeServes } from "./mixing.js";
 import { OILS } from "./kinds.js";
 
@@ -29,9 +29,6 @@ export interface CoverAnswer {
   readonly codes: readonly CodeAnswer[];
   readonly issues: readonly CoverIssue[];
 }
-
-const sameGrade = (one: string, other: string): boolean =>
-  one.replace(/[\s-]/g, "").toUpperCase() === other.replace(/[\s-]/g, "").toUpperCase();
 
 /**
  * Whether a product covers what a machine requires of a fluid: its kind, every code, a grade the
@@ -68,7 +65,7 @@ function gradeIssues(product: Product, fluid: Fluid, coldest: number | null): Co
   if (allowed.length === 0 || !OILS.has(fluid.kind)) return [];
   const grade = product.grade ?? "";
   if (grade === "") return [{ code: "grade-not-known", allowed }];
-  const entry = (fluid.grades ?? []).find((one) => sameGrade(one.grade, grade));
+  const entry = (fluid.grades ?? []).find((one) => isSameGrade(one.grade, grade));
   if (entry === undefined) return [{ code: "grade-not-allowed", grade, allowed }];
   if (coldest === null) return [];
   const isBelowRange = (entry.from ?? null) !== null && coldest < (entry.from ?? coldest);

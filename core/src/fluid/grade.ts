@@ -17,6 +17,11 @@ export interface OilGrade {
   readonly hot: number | null;
 }
 
+/** Whether two grades are the same, however they are written: `5W-30` and `5w30`. */
+export function isSameGrade(one: string, other: string): boolean {
+  return one.replace(/[\s-]/g, "").toUpperCase() === other.replace(/[\s-]/g, "").toUpperCase();
+}
+
 /** A grade such as `5W-30`, `10W40` or `SAE 30` taken apart; null where it is none. */
 export function parseGrade(text: string): OilGrade | null {
   const match = /^(?:SAE\s*)?(?:(\d{1,2}W))?[\s-]*(\d{1,2})?$/i.exec(text.trim());

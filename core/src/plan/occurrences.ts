@@ -61,7 +61,8 @@ function nextTurn(task: Task, state: MachineState): Omit<Occurrence, "task"> | n
   return limits.length === dues.length ? { day: Math.max(...days) as DayNumber, limits } : null;
 }
 
-function completionOn(task: Task, day: DayNumber, order: number): Completion {
+/** A task done on a day to come, after all that is in the book (`order` tells several apart). */
+export function completionOn(task: Task, day: DayNumber, order: number): Completion {
   const record = {
     id: `turn ${order}` as EntryId,
     machine: task.machine,

@@ -49,6 +49,7 @@ const SECTIONS_SINCE_3 = {
 } as const;
 
 const SECTIONS_SINCE_4 = { visits: ROW_KEYS } as const;
+const SECTIONS_SINCE_5 = { journeys: ROW_KEYS } as const;
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -67,6 +68,7 @@ export class BookDatabase extends Dexie {
   readonly bays!: Table<Row<"bays">, string>;
   readonly places!: Table<Row<"places">, string>;
   readonly visits!: Table<Row<"visits">, string>;
+  readonly journeys!: Table<Row<"journeys">, string>;
   readonly pictures!: EntityTable<StoredPicture, "hash">;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
@@ -113,6 +115,10 @@ export class BookDatabase extends Dexie {
     this.version(4)
       .stores(SECTIONS_SINCE_4)
       .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_4)));
+    // Journeys are records now.
+    this.version(5)
+      .stores(SECTIONS_SINCE_5)
+      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_5)));
   }
 }
 

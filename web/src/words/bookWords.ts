@@ -15,6 +15,7 @@ const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
   specifications: ["specification", "specifications"],
   fitments: ["fitment", "fitments"],
   visits: ["visit", "visits"],
+  journeys: ["journey", "journeys"],
   parts: ["part", "parts"],
   products: ["product", "products"],
   people: ["person", "people"],

@@ -54,7 +54,7 @@ export type VisitSource = Pick<
 /** So many machines are read from the store at a time, so that a save need not wait for all of them. */
 const READ_AT_ONCE = 20;
 /** The sections that are read whole and kept, beside the machines' own records. */
-const KEPT = ["fluids", "fitments", "visits", "parts", "products", "people", "bays"] as const;
+const KEPT = ["fluids", "fitments", "visits", "journeys", "parts", "products", "people", "bays"] as const;
 type Kept = (typeof KEPT)[number];
 
 /**
@@ -116,6 +116,7 @@ export class VisitKeeper {
     const fluids = groupBy(this.list("fluids"), ({ machine }) => machine);
     const fitments = groupBy(this.list("fitments"), ({ machine }) => machine);
     const visits = groupBy(this.list("visits"), ({ machine }) => machine);
+    const journeys = groupBy(this.list("journeys"), ({ machine }) => machine);
     const planned: PlannedMachine[] = [];
     for (let from = 0; from < ids.length; from += READ_AT_ONCE) {
       for (const book of await this.storage.machineBooks(ids.slice(from, from + READ_AT_ONCE))) {
@@ -126,7 +127,8 @@ export class VisitKeeper {
           fluids: fluids[id] ?? [],
           fitments: fitments[id] ?? [],
         };
-        const plan = visitsOfMachine(book, plate, visits[id] ?? [], source, today);
+        const held = { visits: visits[id] ?? [], journeys: journeys[id] ?? [] };
+        const plan = visitsOfMachine(book, plate, held, source, today);
         planned.push({ machine, plan, minutes: minutesOf(book), since: lastNumber(book) });
       }
     }

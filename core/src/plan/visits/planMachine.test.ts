@@ -179,3 +179,9 @@ test("the grace of a meter limit lasts as long as the machine takes to run it", 
   const [turn] = planOf(parts).turns;
   expect(turn && turn.graceEnd - turn.due).toBe(10);
 });
+
+test("no visit is proposed for the days of a journey", () => {
+  const away = { id: "j", machine: "van", name: "Fair", date: inDays(3), days: 4 };
+  const plan = planOf(partsOf(dueIn("oil", 6)), [], {}, TODAY, [away as never]);
+  expect(plan.visits.map(lineOf)).toEqual(["2026-11-25 oil"]);
+});

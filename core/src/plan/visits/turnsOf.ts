@@ -8,7 +8,7 @@ import { intervalOf } from "../../schedule/due.js";
 import { graceEnd } from "../../schedule/graceEnd.js";
 import { reckonTask, type TaskReckoning } from "../../schedule/reckonTask.js";
 import { completionsOf, inServiceDay, type MachineState } from "../../schedule/taskDue.js";
-import { taskNeeds, type NeedsSource } from "../../stores/taskNeeds.js";
+import { taskNeeds, type NeedsSource, type TaskNeeds } from "../../stores/taskNeeds.js";
 import { occurrences, type LimitDay, type Occurrence } from "../occurrences.js";
 import type { Turn } from "./turn.js";
 
@@ -91,7 +91,7 @@ function notPlanned(
 }
 
 /** The shortest interval of a task's limits in days; null where none has one. */
-function daysOfInterval(
+export function daysOfInterval(
   task: Task,
   limits: TaskReckoning["limits"],
   state: MachineState,
@@ -102,6 +102,14 @@ function daysOfInterval(
     return limit.every && perDay !== null && perDay > 0 ? limit.every / perDay : [];
   });
   return lengths.length === 0 ? null : Math.min(...lengths) * (task.nth?.every ?? 1);
+}
+
+/** What a turn of a task is worth, in the book's money: what it takes, and never less than the least. */
+export function valueOfTurn(
+  { parts, fluids, labour }: Pick<TaskNeeds, "parts" | "fluids" | "labour">,
+  { leastTurnValue }: Pick<Planning, "leastTurnValue">,
+): number {
+  return Math.max(parts + fluids + labour, leastTurnValue);
 }
 
 interface Around {
@@ -122,7 +130,7 @@ function turnsOfTask(
   const needs = taskNeeds(task, source);
   const own = {
     task: task.id,
-    value: Math.max(needs.parts + needs.fluids + needs.labour, planning.leastTurnValue),
+    value: valueOfTurn(needs, planning),
     access: task.access ?? null,
     minutes: needs.minutes,
     isOutside: (task.outside ?? null) !== null,

@@ -1,12 +1,16 @@
+import type { Journey } from "../../book/journey.js";
+import type { Machine } from "../../book/machine.js";
 import type { MachineBook } from "../../book/machineBook.js";
 import type { MachinePlate } from "../../book/machinePlate.js";
 import { recordsByMachine } from "../../book/machineRecords.js";
 import type { Part } from "../../book/part.js";
 import type { Product } from "../../book/product.js";
 import type { Planning, Settings } from "../../book/settings.js";
+import type { Needed } from "../../book/service.js";
 import type { Visit } from "../../book/visit.js";
-import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
+import { addDays, formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 import { machineState } from "../../schedule/reckonMachine.js";
+import { journeyDays } from "../journeys/journeyRun.js";
 import { planMachine, type MachinePlan } from "./planMachine.js";
 import { turnsOf } from "./turnsOf.js";
 
@@ -27,18 +31,38 @@ export function planUntil(today: DayNumber, { weeks }: Pick<Planning, "weeks">):
   return addDays(today, weeks * DAYS_A_WEEK);
 }
 
-/** The visits of a machine as the book holds and the plan proposes them, from `today` over the weeks of the settings. */
+/** What the book has planned for a machine. */
+export interface Planned {
+  readonly visits: readonly Visit[];
+  readonly journeys: readonly Journey[];
+}
+
+/** A machine that cannot be spared on the days of its journeys. */
+function awayOn(machine: Machine, journeys: readonly Journey[], today: DayNumber): Machine {
+  if (journeys.length === 0) return machine;
+  const away = journeys.map((journey): Needed => {
+    const { date: from, name: reason } = journey;
+    return { from, to: formatDay(journeyDays(journey, today).returns), reason };
+  });
+  return { ...machine, needed: [...(machine.needed ?? []), ...away] };
+}
+
+/**
+ * The visits of a machine as the book holds and the plan proposes them, from `today` over the weeks of the
+ * settings; none is proposed for a day of a journey.
+ */
 export function visitsOfMachine(
   book: MachineBook,
   plate: MachinePlate,
-  visits: readonly Visit[],
+  { visits, journeys }: Planned,
   { settings, planning, parts, products, rate }: PlanSource,
   today: DayNumber,
 ): MachinePlan {
   const [machine] = book.machines;
   const records = recordsByMachine(book).get(machine.id);
   if (records === undefined) return { visits: [], missed: [], turns: [], left: [], issues: [] };
-  const state = machineState(records, settings, today);
+  const own = machineState(records, settings, today);
+  const state = { ...own, machine: awayOn(machine, journeys, today) };
   const until = planUntil(today, planning);
   const needs = { plate, parts, products, rate };
   return planMachine(

@@ -1,0 +1,166 @@
+import type { Journey } from "../../book/journey.js";
+import { isMeterLimit } from "../../book/limitKind.js";
+import type { MeterId } from "../../book/ids.js";
+import type { Task } from "../../book/task.js";
+import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
+import { intervalDays } from "../../calendar/interval.js";
+import { hasReached } from "../../meter/life.js";
+import { intervalOf } from "../../schedule/due.js";
+import { forecastLife } from "../../schedule/forecast.js";
+import { limitsInForce, type LimitDue, type MachineState } from "../../schedule/taskDue.js";
+import type { JourneyDays, JourneyRun } from "./journeyRun.js";
+
+/** The school whose intervals hold under a heavy load. */
+export const HARD_USE = "hard use";
+
+/** When something falls due, against a journey, the most pressing first. */
+export const JOURNEY_TIMES = ["before", "during", "perhaps", "after"] as const;
+/** Before departure; on it; on it if the machine runs as fast as one in ten times until then; after return. */
+export type JourneyTime = (typeof JOURNEY_TIMES)[number];
+
+/** Absorbs the last digit of a division before it is rounded to a whole number. */
+const TOLERANCE = 1e-9;
+
+interface OnJourney {
+  readonly when: JourneyTime;
+  /** The day it falls due; the day after return where it is later or only perhaps earlier. */
+  readonly day: DayNumber;
+  /** By how much it is past due at return, in its unit (days for a calendar limit); negative where it is not. */
+  readonly overAtReturn: number;
+  /** The day after its grace is run through, as far as the journey goes; null for a hard limit. */
+  readonly graceEnd: DayNumber | null;
+}
+
+/** A limit of a task against a journey. */
+export type LimitOnJourney =
+  | (OnJourney & {
+      readonly kind: "meter";
+      readonly due: Extract<LimitDue, { kind: "meter" }>;
+      readonly dueAt: number;
+      readonly run: JourneyRun;
+      /** How many times a run under load counts: the interval in force by that of hard use; 1 where the load is usual. */
+      readonly factor: number;
+      /** Life on the meter that counts at return: at the start and the run as many times. */
+      readonly countedAtReturn: number;
+    })
+  | (OnJourney & {
+      readonly kind: "calendar";
+      readonly due: Extract<LimitDue, { kind: "calendar" }>;
+      readonly dueOn: DayNumber;
+    });
+
+/** What limits are held against. */
+export interface JourneyContext {
+  readonly journey: Journey;
+  readonly days: JourneyDays;
+  readonly runs: ReadonlyMap<MeterId, JourneyRun>;
+}
+
+/**
+ * A limit against a journey; null where it is unknown or finished, or the meter has no life or no run. By a
+ * meter it is due before departure where the forecast's likely day is, and on the journey where that of
+ * a limit lower by the run of the journey is not after departure: the same forecast as on the board.
+ */
+export function limitOnJourney(
+  due: LimitDue,
+  task: Task,
+  state: MachineState,
+  context: JourneyContext,
+): LimitOnJourney | null {
+  if (due.due.state !== "set") return null;
+  return due.kind === "meter"
+    ? meterOnJourney(due, due.due.due, task, state, context)
+    : calendarOnJourney(due, due.due.due, context.days);
+}
+
+function calendarOnJourney(
+  due: Extract<LimitDue, { kind: "calendar" }>,
+  dueOn: DayNumber,
+  { begins, returns }: JourneyDays,
+): LimitOnJourney {
+  const when = dueOn < begins ? "before" : dueOn <= returns ? "during" : "after";
+  const after = addDays(returns, 1);
+  const { grace, hard } = due.limit;
+  const graceEnd = hard === true ? null : addDays(dueOn, Math.floor(grace ?? 0));
+  const day = when === "after" ? after : dueOn;
+  return { kind: "calendar", due, dueOn, when, day, overAtReturn: returns - dueOn, graceEnd };
+}
+
+function meterOnJourney(
+  due: Extract<LimitDue, { kind: "meter" }>,
+  dueAt: number,
+  task: Task,
+  state: MachineState,
+  context: JourneyContext,
+): LimitOnJourney | null {
+  const { limit, reckoning } = due;
+  const run = context.runs.get(limit.meter);
+  if (run === undefined || run.lifeAtStart === null || run.amount === null) return null;
+  const factor = loadFactor(due, task, state, context.journey);
+  const counted = run.amount * factor;
+  const at = (life: number): DayNumber => dayOnJourney(life, run, counted, context.days);
+  const { begins, returns } = context.days;
+  const plain = forecastLife(reckoning, dueAt, state.today);
+  const isReached = reckoning.life !== null && hasReached(reckoning.life, dueAt);
+  const graceEnd = limit.hard === true ? null : at(dueAt + (limit.grace ?? 0));
+  const countedAtReturn = run.lifeAtStart + counted;
+  const own = {
+    ...({ kind: "meter", due, dueAt, run, factor, countedAtReturn, graceEnd } as const),
+    overAtReturn: countedAtReturn - dueAt,
+  };
+  if (plain !== null && (isReached || plain.likely < begins)) {
+    return { ...own, when: "before", day: plain.likely };
+  }
+  const less = forecastLife(reckoning, dueAt - counted, state.today);
+  if (less !== null && less.likely <= begins) {
+    // The likely day is a little before the one at an even pace, so that this may be past return.
+    return { ...own, when: "during", day: Math.min(at(dueAt), returns) as DayNumber };
+  }
+  const when = less !== null && less.early <= begins ? "perhaps" : "after";
+  return { ...own, when, day: addDays(returns, 1) };
+}
+
+/** The day of the journey on which a life is come to, running evenly; the day after return where it is not. */
+function dayOnJourney(
+  life: number,
+  { lifeAtStart }: JourneyRun,
+  counted: number,
+  { begins, returns }: JourneyDays,
+): DayNumber {
+  const left = life - (lifeAtStart ?? 0);
+  const days = returns - begins + 1;
+  if (left <= 0) return begins;
+  const needed = counted <= 0 ? Infinity : Math.ceil((left / counted) * days - TOLERANCE);
+  return addDays(begins, Math.min(needed, days + 1) - 1);
+}
+
+/** How many times a heavy run counts on a limit: by the interval of hard use on the same meter, never less than once. */
+function loadFactor(
+  { limit }: Extract<LimitDue, { kind: "meter" }>,
+  task: Task,
+  { machine, tasks }: MachineState,
+  journey: Journey,
+): number {
+  if (journey.load !== "heavy" || !limit.every) return 1;
+  const own = (task.nth ? tasks.get(task.nth.of) : undefined) ?? task;
+  const hard = limitsInForce({ ...own, regime: HARD_USE }, machine);
+  if (hard.regime !== HARD_USE) return 1;
+  const every = hard.limits.flatMap((one) =>
+    isMeterLimit(one) && one.meter === limit.meter && one.every ? one.every : [],
+  );
+  return every.length === 0 ? 1 : Math.max(1, limit.every / Math.min(...every));
+}
+
+/** How many times something falls due on the journey, were it done each time; at least once. */
+export function timesOnJourney(limit: LimitOnJourney, { begins, returns }: JourneyDays): number {
+  if (limit.kind === "meter") {
+    const { every } = limit.due.limit;
+    const first = Math.max(limit.dueAt, limit.run.lifeAtStart ?? 0);
+    return every
+      ? Math.max(1, Math.floor((limit.countedAtReturn - first) / every + TOLERANCE) + 1)
+      : 1;
+  }
+  const first = Math.max(limit.dueOn, begins);
+  const days = intervalDays(intervalOf(limit.due.limit));
+  return Math.max(1, Math.floor((returns - first) / days) + 1);
+}
