@@ -14,13 +14,16 @@ export async function write(page: Page, name: string, words: string): Promise<vo
   await page.keyboard.type(words);
 }
 
-/** Chooses in the field of a dialog the first choice that begins with some words. */
+/** Chooses in the field of the open dialog, or else of the page, the first choice that begins with some words. */
 export async function choose(page: Page, label: string, words: string): Promise<void> {
   await page.evaluate(
     (name, wanted) => {
-      const labels = [...document.querySelectorAll("[role=dialog] label")];
+      const within = document.querySelector("[role=dialog]") ?? document;
+      const labels = [...within.querySelectorAll("label")];
       const field = labels.find((one) => one.textContent.startsWith(name))?.querySelector("select");
-      const option = [...(field?.options ?? [])].find((one) => one.text.startsWith(wanted));
+      const option = [...(field?.options ?? [])].find((one) =>
+        one.text.replaceAll("\u00a0", " ").startsWith(wanted),
+      );
       if (!field || option === undefined) throw new Error(`${name} has no ${wanted}`);
       field.value = option.value;
       field.dispatchEvent(new Event("change", { bubbles: true }));

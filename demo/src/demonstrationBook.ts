@@ -19,7 +19,7 @@ import { between, seededRandom, type Random } from "./random.js";
 import { HISTORY_DAYS, runMeter } from "./running.js";
 import type { ScenarioMachine, ScenarioMeter, ScenarioTask } from "./scenario.js";
 import { ESTIMATES } from "./estimates.js";
-import { neededOf, visitsOf } from "./planned.js";
+import { journeysOf, neededOf, visitsOf } from "./planned.js";
 
 type Unnumbered<T extends Dated> = T;
 type Dated = { readonly id: string; readonly date: string };
@@ -62,6 +62,7 @@ export function demonstrationBook(today: DayNumber): Book {
     tasks: withOrigins(MACHINES.flatMap(tasksOf), machines),
     ...plates(),
     visits: visitsOf(today),
+    journeys: journeysOf(today),
     parts: PARTS,
     products: PRODUCTS,
     people: PEOPLE,

@@ -3,6 +3,7 @@ import {
   formatDay,
   weekdayOf,
   type DayNumber,
+  type Journey,
   type Machine,
   type Visit,
 } from "@yonderfell/core";
@@ -44,6 +45,48 @@ const VISITS: readonly ScenarioVisit[] = [
     inDays: -3,
   },
 ];
+
+/** A journey or a season ahead, by days from the day of the book. */
+type ScenarioJourney = Omit<Journey, "date" | "id" | "machine" | "meter"> & {
+  readonly id: string;
+  readonly machine: string;
+  readonly meter: string;
+  readonly inDays: number;
+};
+
+const JOURNEYS: readonly ScenarioJourney[] = [
+  {
+    id: "j-fair",
+    machine: "m-bus",
+    name: "Book fair on the coast, over the passes",
+    inDays: 16,
+    days: 9,
+    meter: "odo",
+    amount: 1600,
+    load: "heavy",
+    coldest: { value: -26, unit: "degC" },
+    note: "Shelves full, the exhibition on the trailer.",
+  },
+  {
+    id: "j-tow",
+    machine: "m-tow",
+    name: "Season on the nursery slope",
+    inDays: 24,
+    days: 84,
+    meter: "hrs",
+    amount: 310,
+    coldest: { value: -24, unit: "degC" },
+    daysClear: 5,
+  },
+];
+
+/** The journeys of the demonstration. */
+export function journeysOf(today: DayNumber): Journey[] {
+  return JOURNEYS.map(({ inDays, ...journey }) => ({
+    ...journey,
+    date: formatDay(addDays(today, inDays)),
+  })) as unknown as Journey[];
+}
 
 const SATURDAY = 6;
 

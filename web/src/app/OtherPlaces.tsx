@@ -3,6 +3,7 @@ import { Route, Routes } from "react-router";
 
 const TodayPage = lazy(() => import("../places/ahead/today/TodayPage.js"));
 const VisitsPage = lazy(() => import("../places/ahead/visits/VisitsPage.js"));
+const JourneysPage = lazy(() => import("../places/ahead/journeys/JourneysPage.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
@@ -30,6 +31,7 @@ export default function OtherPlaces(): ReactElement {
     <Routes>
       <Route path="/ahead/today" element={<TodayPage />} />
       <Route path="/ahead/visits" element={<VisitsPage />} />
+      <Route path="/ahead/journeys" element={<JourneysPage />} />
       <Route path="/yard" element={<Yard />} />
       <Route path="/yard/readings" element={<ReadingSheet />} />
       <Route path="/yard/new" element={<AddMachine />} />

@@ -54,7 +54,16 @@ export type VisitSource = Pick<
 /** So many machines are read from the store at a time, so that a save need not wait for all of them. */
 const READ_AT_ONCE = 20;
 /** The sections that are read whole and kept, beside the machines' own records. */
-const KEPT = ["fluids", "fitments", "visits", "journeys", "parts", "products", "people", "bays"] as const;
+const KEPT = [
+  "fluids",
+  "fitments",
+  "visits",
+  "journeys",
+  "parts",
+  "products",
+  "people",
+  "bays",
+] as const;
 type Kept = (typeof KEPT)[number];
 
 /**

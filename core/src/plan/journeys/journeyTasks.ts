@@ -25,6 +25,8 @@ import {
 
 /** What is best done about a task that a journey brings up. */
 export type JourneyAdvice =
+  /** When it falls due, which is before the visit whatever the journey. */
+  | "anyway"
   /** Before departure: the law or a warranty does not let it wait. */
   | "must"
   /** Before departure: it falls due before, or waiting is dearer or past its grace. */
@@ -126,7 +128,7 @@ function judged(
   return {
     ...{ task: task.id, when: limit.when as JourneyTask["when"], day: limit.day, limit, times },
     ...{ early, waiting, isAfterVisit: false, isOutside: (task.outside ?? null) !== null },
-    advice: isOnTheWay ? "on-the-way" : adviceOf(limit, early.cost, waiting),
+    advice: isOnTheWay ? "on-the-way" : adviceOf(limit, visitOn, early.cost, waiting),
   };
 }
 
@@ -203,7 +205,13 @@ function waitingOf(limit: LimitOnJourney, { days }: JourneyContext, planning: Pl
   return costOfTurn(turn, addDays(days.returns, 1), planning).late;
 }
 
-function adviceOf(limit: LimitOnJourney, early: number, waiting: number): JourneyAdvice {
+function adviceOf(
+  limit: LimitOnJourney,
+  visitOn: DayNumber,
+  early: number,
+  waiting: number,
+): JourneyAdvice {
+  if (limit.when === "before" && limit.day < visitOn) return "anyway";
   if (limit.when === "perhaps") return limit.due.limit.hard === true ? "must" : "wait";
   if (limit.due.limit.hard === true) return "must";
   if (limit.when === "before") return "before";

@@ -6,6 +6,7 @@ const VIEWS = [
   ["/ahead", "Reach"],
   ["/ahead/today", "Today"],
   ["/ahead/visits", "Visits"],
+  ["/ahead/journeys", "Journeys"],
 ] as const;
 
 /** A page of what is ahead, with the way to the others. */

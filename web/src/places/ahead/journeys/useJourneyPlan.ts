@@ -1,0 +1,57 @@
+import {
+  machineState,
+  planJourney,
+  planningOf,
+  recordsByMachine,
+  settingsOf,
+  usualRate,
+  type DayNumber,
+  type Journey,
+  type JourneyPlan,
+  type MachineId,
+} from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import { useBook } from "../../../app/openBook.js";
+import type { BookStorage } from "../../../data/bookStorage.js";
+
+async function readFor(storage: BookStorage, id: MachineId) {
+  const [book, own, plate, visits, parts, products, people] = await Promise.all([
+    storage.machineBook(id),
+    storage.ownSettings(),
+    storage.plate(id),
+    storage.list("visits"),
+    storage.list("parts"),
+    storage.list("products"),
+    storage.list("people"),
+  ]);
+  return { book, own, plate, visits, parts, products, people };
+}
+
+/** What a journey asks of its machine, current as the book changes; null until it is read. */
+export function useJourneyPlan(
+  journey: Journey,
+  chosen: DayNumber | null,
+  today: DayNumber,
+): { readonly plan: JourneyPlan; readonly since: number | null } | null {
+  const { storage } = useBook();
+  const read = useLiveQuery(() => readFor(storage, journey.machine), [storage, journey.machine]);
+  return useMemo(() => {
+    const records = read?.book ? recordsByMachine(read.book).get(journey.machine) : undefined;
+    if (!read?.book || records === undefined) return null;
+    const settings = settingsOf({ settings: read.own });
+    const { plate, parts, products, people } = read;
+    const source = {
+      settings,
+      planning: planningOf({ settings: read.own }),
+      needs: { plate, parts, products, rate: usualRate(people) },
+    };
+    const visits = read.visits.filter(({ machine }) => machine === journey.machine);
+    const state = machineState(records, settings, today);
+    const numbers = read.book.entries.flatMap(({ seq }) => seq ?? []);
+    return {
+      plan: planJourney(journey, state, visits, source, chosen),
+      since: numbers.length === 0 ? null : Math.max(...numbers),
+    };
+  }, [read, journey, chosen, today]);
+}
