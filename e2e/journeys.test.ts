@@ -17,7 +17,7 @@ test("a journey says what it asks of its machine, and its work is put into a vis
   await choose(page, "Visit before departure", "Mon 7 Dec, 1 day kept clear");
   await waitForWords(page, "The visit leaves less than 2 days until departure");
   await choose(page, "Visit before departure", "Wed 2 Dec, 6 days kept clear");
-  await press(page, "Put a visit of 1 job in the book");
+  await press(page, "Put a visit of 1\u00a0job in the book");
   await waitForWords(page, "in the visit of Wed 2 Dec");
   await waitForWords(page, "1 job before departure, all in the book.");
   await page.goto(`${address}ahead/visits`);
@@ -30,11 +30,11 @@ test("a journey says what it asks of its machine, and its work is put into a vis
   // The bus is away from the 9th to the 17th: nothing is proposed for it then.
   const days = await page.$$eval("[data-visit]", (lines) =>
     lines
-      .map((one) => (one as HTMLElement).innerText.replaceAll("\u00a0", " "))
-      .filter((words) => / 07 |\n07\n/.test(words)),
+      .filter((one) => [...one.querySelectorAll("span")].some((span) => span.textContent === "07"))
+      .map((one) => (one as HTMLElement).innerText.replaceAll("\u00a0", " ").slice(0, 10)),
   );
-  expect(days.length).toBeGreaterThan(0);
-  expect(days.filter((words) => /(9|1[0-7]) Dec/.test(words.slice(0, 12)))).toEqual([]);
+  expect(days.length).toBeGreaterThan(1);
+  expect(days.filter((day) => /\b(9|1[0-7]) Dec/.test(day))).toEqual([]);
 });
 
 test("a journey is written down, worked out as it is saved, changed, and taken out", async () => {
