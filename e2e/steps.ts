@@ -20,11 +20,12 @@ export async function choose(page: Page, label: string, words: string): Promise<
     (name, wanted) => {
       const within = document.querySelector("[role=dialog]") ?? document;
       const labels = [...within.querySelectorAll("label")];
-      const field = labels.find((one) => one.textContent.startsWith(name))?.querySelector("select");
-      const option = [...(field?.options ?? [])].find((one) =>
+      const field = labels.find((one) => one.textContent.startsWith(name))?.control;
+      if (!(field instanceof HTMLSelectElement)) throw new Error(`no choice of ${name}`);
+      const option = [...field.options].find((one) =>
         one.text.replaceAll("\u00a0", " ").startsWith(wanted),
       );
-      if (!field || option === undefined) throw new Error(`${name} has no ${wanted}`);
+      if (option === undefined) throw new Error(`${name} has no ${wanted}`);
       field.value = option.value;
       field.dispatchEvent(new Event("change", { bubbles: true }));
     },

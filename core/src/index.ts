@@ -37,6 +37,7 @@ export * from "./book/meterChange.js";
 export * from "./book/limitKind.js";
 export * from "./book/task.js";
 export * from "./book/entry.js";
+export * from "./book/boardView.js";
 export * from "./book/settings.js";
 export * from "./book/sections.js";
 export * from "./book/book.js";

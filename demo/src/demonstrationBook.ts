@@ -19,7 +19,7 @@ import { between, seededRandom, type Random } from "./random.js";
 import { HISTORY_DAYS, runMeter } from "./running.js";
 import type { ScenarioMachine, ScenarioMeter, ScenarioTask } from "./scenario.js";
 import { ESTIMATES } from "./estimates.js";
-import { journeysOf, neededOf, visitsOf } from "./planned.js";
+import { journeysOf, visitsOf, workshopFacts } from "./planned.js";
 
 type Unnumbered<T extends Dated> = T;
 type Dated = { readonly id: string; readonly date: string };
@@ -88,7 +88,7 @@ function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
   return {
     ...facts,
     ...machine.facts,
-    ...neededOf(machine, today),
+    ...workshopFacts(machine, today),
     ...(acquiredDaysAgo === undefined
       ? {}
       : { acquired: formatDay(addDays(today, -acquiredDaysAgo)) }),

@@ -5,6 +5,7 @@ import {
   type DayNumber,
   type Journey,
   type Machine,
+  type PersonId,
   type Visit,
 } from "@yonderfell/core";
 import type { ScenarioMachine } from "./scenario.js";
@@ -106,13 +107,26 @@ function workday(day: DayNumber): DayNumber {
   return addDays(day, -Math.max(0, weekdayOf(day) - SATURDAY + 1));
 }
 
-/** The days a machine cannot be spared: as the scenario has them, and the spans of days around today. */
-export function neededOf(machine: ScenarioMachine, today: DayNumber): Pick<Machine, "needed"> {
+const LOOKED_AFTER: Readonly<Record<string, string>> = {
+  "pl-shed": "pe-thwaite",
+  "pl-moss": "pe-rigg",
+  "pl-top": "pe-rigg",
+};
+
+/** Who looks after a machine, by where it lives, and the days it cannot be spared: as the scenario has them, and the spans of days around today. */
+export function workshopFacts(
+  machine: ScenarioMachine,
+  today: DayNumber,
+): Pick<Machine, "needed" | "person"> {
   const spans = (machine.neededSpans ?? []).map(({ fromDays, toDays, ...need }) => ({
     ...need,
     from: formatDay(addDays(today, fromDays)),
     to: formatDay(addDays(today, toDays)),
   }));
-  const all = [...(machine.facts?.needed ?? []), ...spans];
-  return all.length === 0 ? {} : { needed: all };
+  const needed = [...(machine.facts?.needed ?? []), ...spans];
+  const person = LOOKED_AFTER[machine.facts?.place ?? ""];
+  return {
+    ...(needed.length === 0 ? {} : { needed }),
+    ...(person === undefined ? {} : { person: person as PersonId }),
+  };
 }

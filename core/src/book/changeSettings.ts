@@ -1,4 +1,5 @@
 import type { Gallons } from "../quantity/unit.js";
+import type { BoardView } from "./boardView.js";
 import type { Change } from "./change.js";
 import type { Book } from "./book.js";
 import { failure, success, type Result } from "./result.js";
@@ -16,6 +17,8 @@ export interface SettingsInput extends Partial<Settings> {
   readonly currency?: string;
   /** Whose quarts and gallons a bare word means; null where the book does not say. */
   readonly gallons?: Gallons | null;
+  /** All views of the board that are kept. */
+  readonly views?: BoardView[];
   /** What visits are weighed by; what is not named stays. */
   readonly planning?: Partial<Omit<Planning, "workdays">> & { readonly workdays?: number[] };
 }

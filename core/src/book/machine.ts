@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { dateField, nameField, notNegativeField, textField, wholeField } from "./fields.js";
-import { machineIdField, meterIdField, placeIdField } from "./ids.js";
+import { machineIdField, meterIdField, personIdField, placeIdField } from "./ids.js";
 import { picturesField } from "./picture.js";
 import { baselineSchema, reminderSchema } from "./reminder.js";
 import { revisionField } from "./revisionField.js";
@@ -55,6 +55,8 @@ export const machineSchema = z.looseObject(
     acquired: dateField.nullish(),
     /** Where it lives. */
     place: placeIdField.nullish(),
+    /** Who looks after it. */
+    person: personIdField.nullish(),
     /** Whose quarts and gallons are meant on this machine where the word stands alone. */
     gallons: z.enum(["us", "imperial"], "us or imperial").nullish(),
     duty: dutySchema.nullish(),

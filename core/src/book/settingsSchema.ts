@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { boardViewSchema } from "./boardView.js";
 import { notNegativeField, positiveWholeField, textField, wholeField } from "./fields.js";
 import { revisionField } from "./revisionField.js";
 
@@ -38,6 +39,8 @@ export const settingsSchema = z.looseObject(
     /** Whose quarts and gallons are meant where a machine does not say. */
     gallons: z.enum(["us", "imperial"], "us or imperial").nullish(),
     planning: planningSchema.nullish(),
+    /** Ways of looking at the board, each under a name of its own. */
+    views: z.array(boardViewSchema, "a list of views").nullish(),
     revision: revisionField,
   },
   "settings",

@@ -23,13 +23,16 @@ function one(
 }
 
 const REFERS: { readonly [S in Section]?: Refers<S> } = {
-  machines: (machine) => one("places", machine.place, "place"),
+  machines: ({ place, person }) => [
+    ...one("places", place, "place"),
+    ...one("people", person, "person"),
+  ],
   fluids: (fluid) => one("products", fluid.product, "product"),
   fitments: (fitment) => one("parts", fitment.part, "part"),
   bays: (bay) => one("places", bay.place, "place"),
 };
 
-/** The shared records that a record refers to: where it lives, which product is in it, which part it is. */
+/** The shared records that a record refers to: where it lives, who looks after it, which product is in it, which part it is. */
 export function sharedReferences<S extends Section>(
   section: S,
   record: RecordOf[S],

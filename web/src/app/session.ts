@@ -54,6 +54,9 @@ const slice = createSlice({
       ...state,
       openTask: state.openTask === action.payload ? "" : action.payload,
     }),
+    /** Where reasons stand open, those of another task do now, or none (empty). */
+    reasonsFollowed: (state, action: PayloadAction<string>) =>
+      state.openTask === "" ? state : { ...state, openTask: action.payload },
     meterReadingOpened: (state, action: PayloadAction<string>) => ({
       ...state,
       overlay: "reading" as const,
@@ -82,6 +85,7 @@ const slice = createSlice({
 export const {
   dayCame,
   taskOpened,
+  reasonsFollowed,
   meterReadingOpened,
   overlayOpened,
   overlayClosed,

@@ -1,6 +1,7 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector } from "react-redux";
 import { boardReducer } from "./board.js";
+import { boardLookReducer } from "./boardLook.js";
 import { writeAs } from "../words/writing.js";
 import { preferencesReducer, storePreferences, storedPreferences } from "./preferences.js";
 import { sessionReducer } from "./session.js";
@@ -11,6 +12,7 @@ import { visitsReducer } from "./visits.js";
 export const store = configureStore({
   reducer: {
     board: boardReducer,
+    boardLook: boardLookReducer,
     preferences: preferencesReducer,
     session: sessionReducer,
     undo: undoReducer,

@@ -1,143 +1,107 @@
-import type { BoardMachine, DayNumber } from "@yonderfell/core";
-import { memo, useMemo, type KeyboardEvent, type ReactElement } from "react";
-import { Link } from "react-router";
-import { inOrderOfDate } from "./boardOrder.js";
-import { LongList } from "./LongList.js";
-import { MeterLine } from "./MeterLine.js";
-import { Standing } from "./Standing.js";
+import type { DayNumber } from "@yonderfell/core";
+import { lazy, Suspense, useMemo, type KeyboardEvent, type ReactElement } from "react";
+import { reasonsFollowed } from "../app/session.js";
+import { useAppDispatch } from "../app/store.js";
+import type { BoardGroup } from "./boardGroup.js";
+import { BOARD_ROOM } from "./boardRoom.js";
+import { Bundle, type BundleLook } from "./Bundle.js";
+import { GroupTitle } from "./GroupTitle.js";
 import { ReachAxis } from "./ReachAxis.js";
 import { ReachPaints } from "./ReachStrip.js";
-import { reachScale, USUAL_REACH, type Reach, type ReachScale } from "./reachScale.js";
-import { StripRow } from "./StripRow.js";
+import { reachScale, USUAL_REACH, type Reach } from "./reachScale.js";
 import { useWidth } from "./useWidth.js";
 
-/** Room beside the drawing: the machine, the name of the task, and the way to log it. */
-const MACHINE_ROOM = 192;
-const NAME_ROOM = 352;
-const LOG_ROOM = 68;
+const WindowedBoard = lazy(() => import("./WindowedBoard.js"));
+
 const NARROW_BELOW = 820;
+/** A board of up to so many strips is drawn whole; of a longer one what is in sight. */
+const WHOLE_UP_TO = 160;
 
-const idOf = (machine: BoardMachine): string => machine.machine.id;
-/** About how high a bundle is, in pixels, until it is drawn. */
-const wideHeight = ({ tasks }: BoardMachine): number => Math.max(72, 16 + 34 * tasks.length);
-const narrowHeight = ({ tasks }: BoardMachine): number => 88 + 84 * tasks.length;
-
-/** Up and down travel from strip to strip. */
-function travel(event: KeyboardEvent<HTMLDivElement>): void {
-  if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
-  const strips = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-strip]")];
-  const at = strips.findIndex((strip) => strip === document.activeElement);
-  if (at < 0) return;
-  event.preventDefault();
-  strips[at + (event.key === "ArrowDown" ? 1 : -1)]?.focus();
-}
-
-/** The reach: one strip a task on a common today line, bundled by machine. */
-export function ReachBoard({
-  machines,
-  today,
-  namesMachines,
-  reach = USUAL_REACH,
-}: {
-  readonly machines: readonly BoardMachine[];
+interface ReachBoardProps {
+  /** The machines, their tasks in the order they are drawn. */
+  readonly groups: readonly BoardGroup[];
   readonly today: DayNumber;
   /** Whether each bundle stands under its machine's tag; not on the machine's own page. */
   readonly namesMachines: boolean;
   /** How many days ahead it looks. */
   readonly reach?: Reach;
-}): ReactElement {
+}
+
+/** The reach: one strip a task on a common today line, bundled by machine. */
+export function ReachBoard(props: ReachBoardProps): ReactElement {
+  const { groups, today, namesMachines, reach = USUAL_REACH } = props;
   const [element, width] = useWidth<HTMLDivElement>();
   const isNarrow = width < NARROW_BELOW;
-  const machineRoom = namesMachines ? MACHINE_ROOM : 0;
-  const room = isNarrow ? width - LOG_ROOM : width - machineRoom - NAME_ROOM - LOG_ROOM;
-  const scale = useMemo(() => reachScale(Math.max(room, 120), reach), [room, reach]);
+  const left = isNarrow ? 0 : (namesMachines ? BOARD_ROOM.machine : 0) + BOARD_ROOM.name;
+  const room = width - left - BOARD_ROOM.log;
+  const isGrouped = groups.some(({ title }) => title !== "");
+  const look = useMemo(
+    (): BundleLook => ({
+      ...{ today, isNarrow, isGrouped, isNamed: namesMachines },
+      scale: reachScale(Math.max(room, 120), reach),
+    }),
+    [today, isNarrow, isGrouped, namesMachines, room, reach],
+  );
   return (
-    <div ref={element} onKeyDown={travel}>
+    <div ref={element} onKeyDown={useTravel()}>
       <ReachPaints />
       {width > 0 && (
         <>
-          {!isNarrow && <ReachAxis scale={scale} left={machineRoom + NAME_ROOM} />}
-          <LongList
-            items={machines}
-            keyOf={idOf}
-            heightOf={isNarrow ? narrowHeight : wideHeight}
-            draw={(machine) => (
-              <Bundle
-                machine={machine}
-                today={today}
-                scale={scale}
-                isNarrow={isNarrow}
-                isNamed={namesMachines}
-              />
-            )}
-          />
+          {!isNarrow && <ReachAxis scale={look.scale} left={left} />}
+          {isLong(groups) ? (
+            <Suspense>
+              <WindowedBoard groups={groups} look={look} />
+            </Suspense>
+          ) : (
+            groups.map((group) => <WholeGroup key={group.key} group={group} look={look} />)
+          )}
         </>
       )}
     </div>
   );
 }
 
-const Bundle = memo(function Bundle({
-  machine,
-  today,
-  scale,
-  isNarrow,
-  isNamed,
-}: {
-  readonly machine: BoardMachine;
-  readonly today: DayNumber;
-  readonly scale: ReachScale;
-  readonly isNarrow: boolean;
-  readonly isNamed: boolean;
-}): ReactElement {
-  const heading = `bundle-${machine.machine.id}`;
-  return (
-    <section
-      aria-labelledby={isNamed ? heading : undefined}
-      className={`border-t border-rule pb-1.5 ${isNarrow ? "" : "flex"}`}
-    >
-      {isNamed && <BundleName id={heading} machine={machine} today={today} isNarrow={isNarrow} />}
-      <ul className="min-w-0 flex-1 py-1">
-        {inOrderOfDate(machine.tasks).map((task) => (
-          <StripRow
-            key={task.task.id}
-            task={task}
-            machine={machine}
-            scale={scale}
-            today={today}
-            isNarrow={isNarrow}
-          />
-        ))}
-      </ul>
-    </section>
-  );
-});
+/** Up and down travel from strip to strip; where reasons stand open, those of the strip in hand do. Escape closes them. */
+function useTravel(): (event: KeyboardEvent<HTMLDivElement>) => void {
+  const dispatch = useAppDispatch();
+  return (event) => {
+    const strips = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-strip]")];
+    const at = strips.findIndex((strip) => strip === document.activeElement);
+    if (at < 0) return;
+    if (event.key === "Escape") dispatch(reasonsFollowed(""));
+    if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+    event.preventDefault();
+    const next = strips[at + (event.key === "ArrowDown" ? 1 : -1)];
+    if (next === undefined) return;
+    next.focus();
+    dispatch(reasonsFollowed(next.dataset["strip"] ?? ""));
+  };
+}
 
-function BundleName({
-  id,
-  machine,
-  today,
-  isNarrow,
+function isLong(groups: readonly BoardGroup[]): boolean {
+  let strips = 0;
+  for (const { machines } of groups) {
+    for (const { tasks } of machines) {
+      strips += Math.max(1, tasks.length);
+      if (strips > WHOLE_UP_TO) return true;
+    }
+  }
+  return false;
+}
+
+function WholeGroup({
+  group: { title, machines },
+  look,
 }: {
-  readonly id: string;
-  readonly machine: BoardMachine;
-  readonly today: DayNumber;
-  readonly isNarrow: boolean;
+  readonly group: BoardGroup;
+  readonly look: BundleLook;
 }): ReactElement {
-  const { tag, name, id: machineId } = machine.machine;
   return (
-    <div className={`shrink-0 ${isNarrow ? "pt-2" : "w-48 py-2 pr-3"}`}>
-      <h2 id={id} className="leading-tight font-bold">
-        <Link
-          to={`/yard/${encodeURIComponent(machineId)}`}
-          className="flex items-baseline gap-2.5 hover:underline max-sm:min-h-12 max-sm:items-center"
-        >
-          <span className="font-mono text-xl font-extrabold">{tag}</span>
-          <span>{name}</span>
-        </Link>
-      </h2>
-      <MeterLine machine={machine} />
-      <Standing machine={machine} today={today} />
-    </div>
+    <>
+      {title !== "" && <GroupTitle title={title} />}
+      {machines.map((machine) => (
+        <Bundle key={machine.machine.id} machine={machine} tasks={machine.tasks} look={look} />
+      ))}
+    </>
   );
 }

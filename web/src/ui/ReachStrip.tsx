@@ -12,6 +12,7 @@ const MIDDLE = BODY_TOP + BODY_HEIGHT / 2;
 const HAIRLINE_Y = BODY_TOP + BODY_HEIGHT + 4;
 /** About the width of a letter, for placing words before they are drawn. */
 const LETTER = 7.4;
+const DOUBTFUL = "doubtful";
 
 /** The fades and hatchings that strips refer to; once on a page. */
 export function ReachPaints(): ReactElement {
@@ -58,8 +59,11 @@ export function ReachStrip({
   readonly hasWords: boolean;
 }): ReactElement {
   const words = stripWords(task, machine, today);
-  const letters = words.strong.length + words.rest.length + 2;
-  const geometry = stripGeometry(task, scale, today, hasWords ? letters * LETTER : 0);
+  const short = words.strong.length + (task.doubtful ? DOUBTFUL.length + 1 : 0);
+  const whole = short + words.rest.length + 2;
+  const letter = hasWords ? LETTER : 0;
+  const room = { short: short * letter, whole: whole * letter };
+  const geometry = stripGeometry(task, scale, today, room);
   return (
     <svg
       width={scale.width}
@@ -249,7 +253,7 @@ function Words({
   readonly strong: string;
   readonly rest: string;
 }): ReactElement {
-  const { x, isInside } = geometry.label;
+  const { x, isInside, isWhole } = geometry.label;
   const strongFill = isInside ? "var(--on-body)" : STRONG_FILL[task.status];
   const restFill = isInside ? "var(--on-body)" : "var(--quiet)";
   return (
@@ -265,12 +269,14 @@ function Words({
       <tspan fontWeight="700" fill={strongFill}>
         {strong}
       </tspan>
-      <tspan dx="8" fill={restFill}>
-        {rest}
-      </tspan>
+      {isWhole && (
+        <tspan dx="8" fill={restFill}>
+          {rest}
+        </tspan>
+      )}
       {task.doubtful && (
         <tspan dx="8" fontWeight="700" fill={isInside ? "var(--on-body)" : "var(--soon-text)"}>
-          doubtful
+          {DOUBTFUL}
         </tspan>
       )}
     </text>

@@ -1,6 +1,6 @@
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
 import { NotebookPen } from "lucide-react";
-import { lazy, Suspense, type ReactElement } from "react";
+import { lazy, memo, Suspense, type ReactElement } from "react";
 import { Link } from "react-router";
 import { taskOpened } from "../app/session.js";
 import { useAppDispatch, useAppSelector } from "../app/store.js";
@@ -28,16 +28,26 @@ interface StripRowProps {
   readonly today: DayNumber;
   /** On a narrow screen the words stand over the strip instead of in it. */
   readonly isNarrow: boolean;
+  /** Whether it is drawn for paper, where nothing is pressed. */
+  readonly isOnPaper?: boolean | undefined;
+  /** Room over and under it, in pixels. */
+  readonly before?: number;
+  readonly after?: number;
+  /** Its place in a long list, and what measures it there. */
+  readonly index?: number | undefined;
+  readonly measure?: ((element: Element | null) => void) | undefined;
 }
 
 /** One task of a bundle: its strip, which opens its reasons, and the way to log it. */
-export function StripRow({ task, machine, scale, today, isNarrow }: StripRowProps): ReactElement {
+export const StripRow = memo(function StripRow(props: StripRowProps): ReactElement {
+  const { task, machine, scale, today, isNarrow, before = 0, after = 0, index, measure } = props;
+  const { isOnPaper = false } = props;
   const dispatch = useAppDispatch();
   const { id } = task.task;
   const isOpen = useAppSelector((state) => state.session.openTask === id);
   const panel = `because-${id}`;
   return (
-    <li>
+    <li ref={measure} data-index={index} style={{ paddingTop: before, paddingBottom: after }}>
       <div className={`flex hover:bg-wash ${isNarrow ? "items-start py-1" : "items-center"}`}>
         <button
           type="button"
@@ -57,23 +67,25 @@ export function StripRow({ task, machine, scale, today, isNarrow }: StripRowProp
             hasWords={!isNarrow}
           />
         </button>
-        <Link
-          to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
-          aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
-          className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
-        >
-          <NotebookPen size={16} aria-hidden="true" />
-          Log
-        </Link>
+        {!isOnPaper && (
+          <Link
+            to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
+            aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
+            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
+          >
+            <NotebookPen size={16} aria-hidden="true" />
+            Log
+          </Link>
+        )}
       </div>
-      {isOpen && (
+      {isOpen && !isOnPaper && (
         <Suspense>
           <BecausePanel id={panel} task={task} machine={machine} today={today} />
         </Suspense>
       )}
     </li>
   );
-}
+});
 
 function StripName({
   task,

@@ -20,6 +20,17 @@ export function inOrderOfDate(tasks: readonly TaskReckoning[]): TaskReckoning[] 
   );
 }
 
+const inOrder = new WeakMap<BoardMachine, BoardMachine>();
+
+/** A machine with its tasks in the order the reach shows them; the same one each time. */
+export function tasksInOrder(machine: BoardMachine): BoardMachine {
+  const known = inOrder.get(machine);
+  if (known !== undefined) return known;
+  const ordered = { ...machine, tasks: inOrderOfDate(machine.tasks) };
+  inOrder.set(machine, ordered);
+  return ordered;
+}
+
 /** A task with what it is put in order by, worked out once. */
 interface Keyed {
   readonly entry: BoardTask;

@@ -18,6 +18,7 @@ import {
   type AnswerFigures,
 } from "../places/yard/figureAnswer.js";
 import BecausePanel from "./BecausePanel.js";
+import { ungrouped } from "./boardGroup.js";
 import { Cairn } from "./Cairn.js";
 import { DateField } from "./DateField.js";
 import { Moves } from "./Moves.js";
@@ -67,7 +68,7 @@ test.each(STATUSES)(
 );
 
 test("every strip says its state, name, date and what is left, and has a way to log it", () => {
-  render(<ReachBoard machines={[BUS]} today={TODAY} namesMachines />, { wrapper: Around });
+  render(<ReachBoard groups={ungrouped([BUS])} today={TODAY} namesMachines />, { wrapper: Around });
   const strip = screen.getByRole("button", { name: /Engine oil and filter/ });
   expect(plain(strip.textContent)).toContain(
     "soonEngine oil and filter, 12 Dec 2026, between 6–20 Dec, 709 km left",
@@ -81,7 +82,7 @@ test("every strip says its state, name, date and what is left, and has a way to 
 
 test("a strip opens to its reasons, and arrow keys travel from strip to strip", async () => {
   const user = userEvent.setup();
-  render(<ReachBoard machines={[BUS]} today={TODAY} namesMachines />, { wrapper: Around });
+  render(<ReachBoard groups={ungrouped([BUS])} today={TODAY} namesMachines />, { wrapper: Around });
   const [first, second] = screen.getAllByRole("button");
   act(() => first?.focus());
   await user.keyboard("{ArrowDown}");
@@ -89,9 +90,15 @@ test("a strip opens to its reasons, and arrow keys travel from strip to strip", 
   await user.keyboard("{Enter}");
   expect(second).toHaveAttribute("aria-expanded", "true");
   expect(await screen.findByRole("group", { name: /^Because: / })).toBeInTheDocument();
+  // The reasons follow the strip in hand.
   await user.keyboard("{ArrowUp}");
   expect(first).toHaveFocus();
-  await user.click(second as HTMLElement);
+  expect(first).toHaveAttribute("aria-expanded", "true");
+  expect(second).toHaveAttribute("aria-expanded", "false");
+  expect(screen.getAllByRole("group", { name: /^Because: / })).toHaveLength(1);
+  await user.keyboard("{Escape}");
+  expect(first).toHaveAttribute("aria-expanded", "false");
+  await user.keyboard("{ArrowDown}");
   expect(screen.queryByRole("group", { name: /^Because: / })).not.toBeInTheDocument();
 });
 

@@ -5,6 +5,7 @@ import { mostPressing } from "./boardOrder.js";
 import { REACHES, reachMarks, reachScale } from "./reachScale.js";
 import { stripGeometry } from "./stripGeometry.js";
 
+const ROOM = { whole: 100, short: 60 };
 const WIDTHS = [120, 240, 390, 620, 900, 1400];
 
 test("time only ever runs to the right, and stays within the drawing", () => {
@@ -44,18 +45,17 @@ test("marks that are named stand apart", () => {
 });
 
 test.each(["m-bus", "m-mower", "m-hatch"])(
-  "no words of %s run out of the drawing at any width",
+  "no words of %s run out of the drawing or of their body at any width",
   (machine) => {
-    const labelWidth = 190;
-    for (const width of WIDTHS.filter((one) => one >= 390)) {
+    const room = { whole: 190, short: 60 };
+    for (const width of WIDTHS.filter((one) => one >= 240)) {
       const scale = reachScale(width);
       for (const task of onTheBoard(machine).tasks) {
-        const { label } = stripGeometry(task, scale, TODAY, labelWidth);
-        const [from, to] = label.isInside
-          ? [label.x - labelWidth, label.x]
-          : [label.x, label.x + labelWidth];
-        expect(from).toBeGreaterThanOrEqual(0);
-        expect(to).toBeLessThanOrEqual(width);
+        const { label, solidTo } = stripGeometry(task, scale, TODAY, room);
+        const wide = label.isWhole ? room.whole : room.short;
+        const [from, to] = label.isInside ? [label.x - wide, label.x] : [label.x, label.x + wide];
+        expect(from).toBeGreaterThan(scale.todayX);
+        expect(to).toBeLessThanOrEqual(label.isInside ? (solidTo ?? 0) : width);
       }
     }
   },
@@ -64,7 +64,7 @@ test.each(["m-bus", "m-mower", "m-hatch"])(
 test("an overdue strip stands to the left of today and a clear one to the right", () => {
   const scale = reachScale(700);
   for (const { task } of mostPressing([onTheBoard("m-bus")])) {
-    const geometry = stripGeometry(task, scale, TODAY, 100);
+    const geometry = stripGeometry(task, scale, TODAY, ROOM);
     if (task.status === "overdue") expect(geometry.overFrom ?? 0).toBeLessThan(scale.todayX);
     if (task.status === "clear") expect(geometry.solidTo ?? 0).toBeGreaterThan(scale.todayX);
   }
@@ -88,7 +88,7 @@ test("a grace is drawn past the likely date, a hard limit has a thick end, an as
     change: (limit: LimitReckoning) => object,
   ): ReturnType<typeof stripGeometry> => {
     const limits = oil.limits.map((one) => ({ ...one, ...change(one) }));
-    return stripGeometry({ ...oil, limits }, scale, TODAY, 100);
+    return stripGeometry({ ...oil, limits }, scale, TODAY, ROOM);
   };
   const plain = geometryWith(() => ({ graceUntil: null }));
   expect(plain).toMatchObject({ graceTo: null, isHard: false, wick: { isAssumed: false } });

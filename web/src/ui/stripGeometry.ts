@@ -27,7 +27,20 @@ export interface StripGeometry {
   readonly isHard: boolean;
   /** The ends of the other limits. */
   readonly hairlines: readonly { readonly to: number; readonly isBeyond: boolean }[];
-  readonly label: { readonly x: number; readonly isInside: boolean };
+  readonly label: StripLabel;
+}
+
+/** Where the words of a strip stand: beginning at `x`, or inside the body and ending there; and whether there is room for all of them. */
+export interface StripLabel {
+  readonly x: number;
+  readonly isInside: boolean;
+  readonly isWhole: boolean;
+}
+
+/** About how much room the words of a strip take, in pixels: all of them, and the first without the rest. */
+export interface LabelWidths {
+  readonly whole: number;
+  readonly short: number;
 }
 
 /** Where a wick ends: on the day it was done or at the edge, and whether that is only assumed. */
@@ -48,29 +61,29 @@ const LABEL_GAP = 10;
 const INSIDE_GAP = 12;
 const WICK_FLOOR_DAYS = 182;
 
-/** The geometry of a task's strip. `labelWidth` is about how much room its words take. */
+/** The geometry of a task's strip. `label` is about how much room its words take. */
 export function stripGeometry(
   task: TaskReckoning,
   scale: ReachScale,
   today: DayNumber,
-  labelWidth: number,
+  label: LabelWidths,
 ): StripGeometry {
   const limit = governing(task);
   const forecast = limit?.forecast ?? null;
   const wick = wickOf(task, scale, today);
   const { todayX } = scale;
+  const besideToday = { x: todayX + LABEL_GAP, isInside: false, isWhole: true };
   const none = {
     ...{ solidTo: null, fadeTo: null, tick: null, isBeyond: false, overFrom: null },
     ...{ graceTo: null, isHard: limit?.limit.hard === true },
   };
   if (limit === null || forecast === null) {
-    return { ...none, wick, hairlines: [], label: { x: todayX + LABEL_GAP, isInside: false } };
+    return { ...none, wick, hairlines: [], label: besideToday };
   }
   const hairlines = hairlinesOf(task, limit, scale, today);
   const likely = daysBetween(today, forecast.likely);
   if (likely < 0) {
-    const label = { x: todayX + LABEL_GAP, isInside: false };
-    return { ...none, overFrom: scale.x(likely), wick, hairlines, label };
+    return { ...none, overFrom: scale.x(likely), wick, hairlines, label: besideToday };
   }
   const solidTo = scale.x(daysBetween(today, forecast.early));
   const fadeTo = Math.max(scale.x(daysBetween(today, forecast.late)), solidTo);
@@ -79,7 +92,6 @@ export function stripGeometry(
     graceUntil === null || scale.isBeyond(likely) ? null : scale.x(daysBetween(today, graceUntil));
   const end = Math.max(fadeTo, graceTo ?? 0);
   const after = Math.max(end, ...hairlinesNear(hairlines, end)) + LABEL_GAP;
-  const fits = after + labelWidth <= scale.width;
   return {
     ...none,
     solidTo,
@@ -89,10 +101,24 @@ export function stripGeometry(
     graceTo,
     wick,
     hairlines,
-    label: fits
-      ? { x: after, isInside: false }
-      : { x: Math.max(solidTo - INSIDE_GAP, todayX + labelWidth + LABEL_GAP), isInside: true },
+    label: labelOf(label, after, solidTo, scale),
   };
+}
+
+/** After the body where there is room, else inside it; where neither has room for all, only the first words, and at worst past the edge. */
+function labelOf(
+  { whole, short }: LabelWidths,
+  after: number,
+  solidTo: number,
+  { todayX, width }: ReachScale,
+): StripLabel {
+  for (const wanted of [whole, short]) {
+    const isWhole = wanted === whole;
+    if (after + wanted <= width) return { x: after, isInside: false, isWhole };
+    const end = solidTo - INSIDE_GAP;
+    if (end - wanted >= todayX + LABEL_GAP) return { x: end, isInside: true, isWhole };
+  }
+  return { x: after, isInside: false, isWhole: false };
 }
 
 /** Ends of hairlines so near the body's end that words beside it would touch them. */

@@ -1,11 +1,11 @@
 import {
-  fieldsOf,
   reckonMachineBook,
   type BoardMachine,
   type DayNumber,
   type MachineId,
 } from "@yonderfell/core";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
+import { settingsMoved } from "./settingsMoved.js";
 import { machinesInOrder } from "../ui/boardOrder.js";
 
 /** What has become of the board: all of it, or only the machines a change touched. */
@@ -119,7 +119,7 @@ export class BoardKeeper {
 /** Whether a change may move every machine, or adds or takes away one: then all is reckoned again. */
 function movesAll({ change }: JournalLine): boolean {
   return (
-    fieldsOf(change).some((field) => field.key === "settings") ||
+    settingsMoved(change, ["dueWithinDays", "leadDays", "staleAfterDays"]) ||
     change.records.some(({ section }) => section === "machines" || section === "products")
   );
 }

@@ -1,6 +1,5 @@
 import {
   EMPTY_PLATE,
-  fieldsOf,
   visitsOfMachine,
   planningOf,
   settingsOf,
@@ -21,6 +20,7 @@ import {
   type WorkHours,
 } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
+import { settingsMoved } from "./settingsMoved.js";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
 
 /** A machine with what is planned for it. */
@@ -158,7 +158,7 @@ function lastNumber({ entries }: MachineBook): number | null {
 function movesAll({ change }: JournalLine): boolean {
   const shared: readonly Section[] = SHARED_SECTIONS;
   return (
-    fieldsOf(change).some((field) => field.key === "settings") ||
+    settingsMoved(change, ["dueWithinDays", "leadDays", "staleAfterDays", "planning"]) ||
     change.records.some(
       ({ section, before, after }) =>
         shared.includes(section) || (section === "machines" && (before === null || after === null)),

@@ -1,16 +1,22 @@
-import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import type { BoardColumn, BoardMachine, DayNumber } from "@yonderfell/core";
+import { ArrowDown, ArrowUp } from "lucide-react";
 import { lazy, Suspense, useMemo, type ReactElement } from "react";
-import { mostPressing } from "../../ui/boardOrder.js";
+import { boardLookedAt, type TableOrder } from "../../app/boardLook.js";
+import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { AheadRow } from "./AheadRow.js";
+import { shownOf } from "./board/boardGroups.js";
+import { COLUMN_WORDS } from "./board/boardWords.js";
+import { NothingHere } from "./board/GroupedBoard.js";
+import { tableRows } from "./board/tableOrder.js";
 
 const WindowedRows = lazy(() => import("./WindowedRows.js"));
 
 /** Up to so many rows all are drawn. */
 const ALL_UP_TO = 200;
+/** The columns there are beside those it can be put in order by: the reasons and the way to log it. */
+const OTHER_COLUMNS = 2;
 
-const TITLES = ["State", "Machine", "Task", "Likely", "Left", "Because", ""];
-
-/** The same as the reach, as a table: the most pressing first. */
+/** The same as the reach, as a table in the order asked for. */
 export default function AheadTable({
   machines,
   today,
@@ -18,7 +24,12 @@ export default function AheadTable({
   readonly machines: readonly BoardMachine[];
   readonly today: DayNumber;
 }): ReactElement {
-  const rows = useMemo(() => mostPressing(machines), [machines]);
+  const { show, of, order } = useAppSelector((state) => state.boardLook);
+  const rows = useMemo(
+    () => tableRows(shownOf(machines, { show, of }), order),
+    [machines, show, of, order],
+  );
+  if (rows.length === 0 && machines.length > 0) return <NothingHere />;
   return (
     <div
       className="overflow-x-auto"
@@ -32,11 +43,15 @@ export default function AheadTable({
       >
         <thead>
           <tr className="text-fine text-quiet">
-            {TITLES.map((title, index) => (
-              <th key={index} scope="col" className="border-b border-rule py-2 pr-4 font-medium">
-                {title === "" ? <span className="sr-only">Log</span> : title}
-              </th>
+            {COLUMN_WORDS.map(([column, title]) => (
+              <SortedTitle key={column} {...{ column, title, order }} />
             ))}
+            <th scope="col" className="border-b border-rule py-2 pr-4 font-medium">
+              Because
+            </th>
+            <th scope="col" className="border-b border-rule py-2 font-medium print:hidden">
+              <span className="sr-only">Log</span>
+            </th>
           </tr>
         </thead>
         {rows.length <= ALL_UP_TO ? (
@@ -47,10 +62,45 @@ export default function AheadTable({
           </tbody>
         ) : (
           <Suspense>
-            <WindowedRows rows={rows} today={today} columns={TITLES.length} />
+            <WindowedRows rows={rows} today={today} columns={COLUMN_WORDS.length + OTHER_COLUMNS} />
           </Suspense>
         )}
       </table>
     </div>
+  );
+}
+
+/** The title of a column, which puts the table in order by it; pressed again from the last to the first. */
+function SortedTitle({
+  column,
+  title,
+  order,
+}: {
+  readonly column: BoardColumn;
+  readonly title: string;
+  readonly order: TableOrder;
+}): ReactElement {
+  const dispatch = useAppDispatch();
+  const isSorted = order.column === column;
+  const Arrow = isSorted && order.isDown ? ArrowUp : ArrowDown;
+  const sort = (): void => {
+    dispatch(boardLookedAt({ order: { column, isDown: isSorted && !order.isDown } }));
+  };
+  return (
+    <th
+      scope="col"
+      aria-sort={isSorted ? (order.isDown ? "descending" : "ascending") : undefined}
+      className={`border-b border-rule pr-4 font-medium ${column === "left" ? "text-right" : ""}`}
+    >
+      <button
+        type="button"
+        className="inline-flex min-h-9 items-center gap-1 hover:text-ink max-sm:min-h-12"
+        title={column === "left" ? "In order by the share of its interval that is left" : undefined}
+        onClick={sort}
+      >
+        {title}
+        <Arrow size={14} aria-hidden="true" className={isSorted ? "text-ink" : "invisible"} />
+      </button>
+    </th>
   );
 }

@@ -4,6 +4,7 @@ import type { ReactElement } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
+import { ungrouped } from "../../ui/boardGroup.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
 import { sentence } from "../../words/format.js";
 import { Findings } from "./Findings.js";
@@ -72,7 +73,7 @@ function Reaches({ machine }: { readonly machine: BoardMachine }): ReactElement 
       <h2 id="ahead-here" className="text-large font-bold">
         Ahead
       </h2>
-      <ReachBoard machines={[machine]} today={today} namesMachines={false} />
+      <ReachBoard groups={ungrouped([machine])} today={today} namesMachines={false} />
     </section>
   );
 }

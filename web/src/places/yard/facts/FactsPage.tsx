@@ -97,6 +97,9 @@ function WhatItIs({
   const { storage } = useBook();
   const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
   const placeChoices = places.map((place) => [place.id as string, place.name] as const);
+  const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
+  const own = people.filter(({ id, hasLeft }) => hasLeft !== true || id === model.person);
+  const personChoices = own.map((person) => [person.id as string, person.name] as const);
   const doubt = model.vin.trim() === "" ? null : vinDoubt(model.vin);
   return (
     <section aria-labelledby="what" className="grid gap-x-6 gap-y-3 sm:grid-cols-4">
@@ -110,6 +113,11 @@ function WhatItIs({
         label="Lives at"
         choices={[["", "not recorded"], ...placeChoices]}
         {...field("place")}
+      />
+      <SelectField
+        label="Looked after by"
+        choices={[["", "not recorded"], ...personChoices]}
+        {...field("person")}
       />
       <div className="sm:col-span-2">
         <TextField label="Make and model" {...field("description")} />

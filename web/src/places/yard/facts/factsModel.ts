@@ -3,6 +3,7 @@ import type {
   LaidUp,
   Machine,
   Needed,
+  PersonId,
   Picture,
   PlaceId,
   Quantity,
@@ -51,6 +52,8 @@ export interface FactsModel {
   readonly acquired: string;
   readonly history: "known" | "unknown";
   readonly place: string;
+  /** Who looks after it. */
+  readonly person: string;
   readonly gallons: Gallons | "";
   readonly coldest: string;
   readonly hottest: string;
@@ -87,6 +90,7 @@ export function modelOfMachine(machine: Machine): FactsModel {
     acquired: text(machine.acquired),
     history: machine.history ?? "known",
     place: text(machine.place),
+    person: text(machine.person),
     gallons: machine.gallons ?? "",
     coldest: typed(duty?.coldestStart),
     hottest: typed(duty?.hottestDay),
@@ -164,6 +168,7 @@ export function machineOf(model: FactsModel, before: Machine): Machine {
     inService: orNull(model.inService),
     acquired: orNull(model.acquired),
     place: model.place === "" ? null : (model.place as PlaceId),
+    person: model.person === "" ? null : (model.person as PersonId),
     gallons: model.gallons === "" ? null : model.gallons,
     duty: {
       ...before.duty,

@@ -1,0 +1,89 @@
+import type { BoardMachine } from "@yonderfell/core";
+import { useMemo, type ReactElement } from "react";
+import { useAppSelector } from "../../../app/store.js";
+import { BOARD_ROOM } from "../../../ui/boardRoom.js";
+import { Bundle, type BundleLook } from "../../../ui/Bundle.js";
+import { GroupTitle } from "../../../ui/GroupTitle.js";
+import { ReachAxis } from "../../../ui/ReachAxis.js";
+import { reachScale } from "../../../ui/reachScale.js";
+import { ReachPaints } from "../../../ui/ReachStrip.js";
+import { dateWithWeekday, sentence } from "../../../words/format.js";
+import { lookWords } from "./boardWords.js";
+import { useBoardGroups } from "./GroupedBoard.js";
+import { useBoardNames } from "./useBoardNames.js";
+
+/** As wide as A4 and Letter across, within their margins, in pixels. */
+const PAPER_WIDTH = 976;
+
+/** The whole board as it goes on paper: every strip, the time scale on each page, and what the marks mean. */
+export function PrintedBoard({
+  machines,
+}: {
+  readonly machines: readonly BoardMachine[];
+}): ReactElement {
+  const groups = useBoardGroups(machines);
+  const today = useAppSelector((state) => state.session.today);
+  const reach = useAppSelector((state) => state.preferences.reach);
+  const words = lookWords(
+    useAppSelector((state) => state.boardLook),
+    useBoardNames(),
+  );
+  const left = BOARD_ROOM.machine + BOARD_ROOM.name;
+  const look = useMemo(
+    (): BundleLook => ({
+      ...{ today, isNarrow: false, isNamed: true, isOnPaper: true },
+      isGrouped: groups.some(({ title }) => title !== ""),
+      scale: reachScale(PAPER_WIDTH - left, reach),
+    }),
+    [today, groups, left, reach],
+  );
+  return (
+    <div className="board-print hidden print:block" style={{ width: PAPER_WIDTH }}>
+      <ReachPaints />
+      <p className="mb-1">
+        <strong>{dateWithWeekday(today)}</strong>
+        {words === "" ? "" : `: ${sentence(words)}`}
+      </p>
+      <Legend />
+      <table role="presentation" className="w-full border-collapse">
+        <thead>
+          <tr>
+            <td>
+              <ReachAxis scale={look.scale} left={left} />
+            </td>
+          </tr>
+        </thead>
+        {groups.map(({ key, title, machines: own }) => (
+          <tbody key={key}>
+            {title !== "" && (
+              <tr>
+                <td>
+                  <GroupTitle title={title} />
+                </td>
+              </tr>
+            )}
+            {own.map((machine) => (
+              <tr key={machine.machine.id}>
+                <td>
+                  <Bundle machine={machine} tasks={machine.tasks} look={look} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        ))}
+      </table>
+    </div>
+  );
+}
+
+function Legend(): ReactElement {
+  return (
+    <p className="mb-2 text-fine text-quiet">
+      To the right of today: how far a task still reaches, solid to the early date, fading to the
+      late one, a tick at the likely date, a thick one where law or warranty ends it, a dashed
+      outline for its grace. Thin lines: its other limits. To the left: hatched as long as it is
+      over; the thread goes back to when it was last done, with an open ring where that is only
+      assumed. Stones: none clear, one soon, two due, three overdue, an outline unknown.
+    </p>
+  );
+}

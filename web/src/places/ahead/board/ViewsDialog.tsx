@@ -1,0 +1,132 @@
+import { changeSettings, type Book, type BoardView } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { Trash2 } from "lucide-react";
+import { useState, type FormEvent, type ReactElement } from "react";
+import { boardLookedAt } from "../../../app/boardLook.js";
+import { useBook } from "../../../app/openBook.js";
+import { preferred } from "../../../app/preferences.js";
+import { useAppDispatch, useAppSelector } from "../../../app/store.js";
+import { useApply } from "../../../app/useApply.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { DialogFrame } from "../../../ui/DialogFrame.js";
+import { TextField } from "../../../ui/fields.js";
+import { lookWords } from "./boardWords.js";
+import { lookOf, viewOf, withView } from "./boardViews.js";
+import { useBoardNames } from "./useBoardNames.js";
+
+/** The views of the board that the book keeps: look at one, keep what is looked at now, take one out. */
+export function ViewsDialog({ onClose }: { readonly onClose: () => void }): ReactElement {
+  const { storage } = useBook();
+  const own = useLiveQuery(async () => ({ settings: await storage.ownSettings() }), [storage]);
+  return (
+    <DialogFrame title="Views" onClose={onClose}>
+      {own !== undefined && <Views settings={own.settings} onClose={onClose} />}
+    </DialogFrame>
+  );
+}
+
+function Views({
+  settings,
+  onClose,
+}: {
+  readonly settings: Book["settings"];
+  readonly onClose: () => void;
+}): ReactElement {
+  const dispatch = useAppDispatch();
+  const look = useAppSelector((state) => state.boardLook);
+  const seen = useAppSelector((state) => state.preferences);
+  const { apply, failure } = useApply();
+  const [name, setName] = useState("");
+  const views = settings?.views ?? [];
+  const keep = async (after: BoardView[], words: string): Promise<void> => {
+    const change = changeSettings(settings, { views: after });
+    if (change.ok) await apply(change.value, words);
+  };
+  const open = (view: BoardView): void => {
+    const chosen = lookOf(view);
+    dispatch(boardLookedAt(chosen.look));
+    dispatch(preferred(chosen.seen));
+    onClose();
+  };
+  const save = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    if (name.trim() === "") return;
+    await keep(withView(views, viewOf(name, look, seen)), `The view “${name.trim()}” is kept.`);
+    setName("");
+  };
+  const taken = views.some((view) => view.name === name.trim());
+  return (
+    <div className="space-y-4 pb-3">
+      <ViewList
+        views={views}
+        onOpen={open}
+        onTakeOut={(view) => {
+          const left = views.filter((one) => one !== view);
+          void keep(left, `The view “${view.name}” is taken out.`);
+        }}
+      />
+      <form onSubmit={(event) => void save(event)} className="flex flex-wrap items-end gap-3">
+        <div className="min-w-60 flex-1">
+          <TextField label="Keep what is shown now as" value={name} onChange={setName} />
+        </div>
+        <button type="submit" className={PRIMARY_BUTTON} disabled={name.trim() === ""}>
+          {taken ? "Keep in its place" : "Keep"}
+        </button>
+      </form>
+      <p role="alert" className="text-overdue empty:hidden">
+        {failure}
+      </p>
+    </div>
+  );
+}
+
+function ViewList({
+  views,
+  onOpen,
+  onTakeOut,
+}: {
+  readonly views: readonly BoardView[];
+  readonly onOpen: (view: BoardView) => void;
+  readonly onTakeOut: (view: BoardView) => void;
+}): ReactElement {
+  const names = useBoardNames();
+  if (views.length === 0) {
+    return (
+      <p className="text-quiet">
+        None is kept yet: group and choose on the board, and give what it shows a name here.
+      </p>
+    );
+  }
+  return (
+    <ul>
+      {views.map((view) => {
+        const words = lookWords(lookOf(view).look, names);
+        return (
+          <li key={view.name} className="flex items-center gap-3 border-t border-hairline">
+            <button
+              type="button"
+              className="min-h-11 flex-1 text-left hover:bg-wash max-sm:min-h-12"
+              onClick={() => onOpen(view)}
+            >
+              <strong>{view.name}</strong>{" "}
+              <span className="text-quiet">
+                {[view.as === "table" ? "table" : "", words]
+                  .filter((part) => part !== "")
+                  .join(", ")}
+              </span>
+            </button>
+            <button
+              type="button"
+              aria-label={`Take out ${view.name}`}
+              className={QUIET_BUTTON}
+              onClick={() => onTakeOut(view)}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+              Take out
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
