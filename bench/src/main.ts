@@ -8,6 +8,7 @@ import {
   type Book,
   type MachineId,
 } from "@yonderfell/core";
+import { measureBoard } from "./board.js";
 import { measureBrowser } from "./browser.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
@@ -46,5 +47,6 @@ line("due rules, whole book", whole, 1);
 line("due rules, one machine", one, 0.005);
 console.log(`validation, whole book: ${(validation / parse).toFixed(2)} × JSON.parse`);
 await measureVisits(parse);
+await measureBoard();
 await measureBrowser();
 await measureYard();

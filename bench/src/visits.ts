@@ -1,7 +1,3 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { fileURLToPath } from "node:url";
 import {
   dayOf,
   DEFAULT_PLANNING,
@@ -12,18 +8,14 @@ import {
   type Book,
   type DayNumber,
 } from "@yonderfell/core";
-import { serve } from "@yonderfell/server";
-import type { Page } from "puppeteer-core";
-import { startBrowser } from "../../e2e/browser.js";
-import { keepBook, report } from "./browser.js";
+import { bookOnPage, type BookOnPage } from "./bookOnPage.js";
+import { report } from "./browser.js";
 import { largeBook, type BookSize } from "./largeBook.js";
 import { medianTimes } from "./median.js";
-import { longestTasks, type TraceEvent } from "./trace.js";
 
 /** 200 machines of 20 tasks each. */
 const SIZE: BookSize = { machines: 200, tasksEach: 20, readingsEach: 150, entriesEach: 50 };
 const NOTHING = { visits: [], journeys: [] };
-const WEB_FOLDER = fileURLToPath(new URL("../../web/dist", import.meta.url));
 const MOST_PLANNING_MS = 2000;
 const MOST_MOVING_MS = 100;
 const SETTLE_MS = 1500;
@@ -58,57 +50,30 @@ export async function measureVisits(parse: number): Promise<void> {
   console.log(`visits: ${SIZE.machines} machines, ${visits} visits in ${planning.weeks} weeks`);
   report("planned in the core", time, MOST_PLANNING_MS);
   console.log(`planned in the core: ${(time / parse).toFixed(2)} × JSON.parse of the large book`);
-  await onThePage(book);
+  await bookOnPage(book, onThePage);
 }
 
-async function onThePage(book: Book): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), "yonderfell-visits-"));
-  const serving = await serve({ webFolder: WEB_FOLDER, opensDemonstration: false }, 0);
-  const own = await startBrowser();
-  try {
-    const page = await own.browser.newPage();
-    await page.setViewport({ width: 1280, height: 800 });
-    const file = join(folder, "visits.yonderfell.json");
-    writeFileSync(file, JSON.stringify(book));
-    await keepBook(page, serving.address, file);
-    await page.evaluate(() => {
-      performance.mark("asked");
-      document.querySelector<HTMLElement>("a[href='/ahead/visits']")?.click();
-    });
-    await page.waitForSelector("[data-visit]", { timeout: 60_000 });
-    const asked = await page.evaluate(() => {
-      const mark = performance.getEntriesByName("asked")[0];
-      return performance.now() - (mark?.startTime ?? 0);
-    });
-    report(
-      "visits in sight, read from the store and planned in the worker",
-      asked,
-      MOST_PLANNING_MS,
-    );
-    await page.click("[data-visit]");
-    await moveOne(page, folder);
-  } finally {
-    await own.end();
-    await serving.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-/** Moves a visit with the arrow keys; what it costs and the ridge follow at each press. */
-async function moveOne(page: Page, folder: string): Promise<void> {
-  const trace = join(folder, "trace.json");
+/** The visits of the book, from pressing the way to them until they are in sight; then one is moved. */
+async function onThePage({ page, longestTaskOf }: BookOnPage): Promise<void> {
+  await page.evaluate(() => {
+    performance.mark("asked");
+    document.querySelector<HTMLElement>("a[href='/ahead/visits']")?.click();
+  });
+  await page.waitForSelector("[data-visit]", { timeout: 60_000 });
+  const asked = await page.evaluate(() => {
+    const mark = performance.getEntriesByName("asked")[0];
+    return performance.now() - (mark?.startTime ?? 0);
+  });
+  const name = "visits in sight, read from the store and planned in the worker";
+  report(name, asked, MOST_PLANNING_MS);
+  await page.click("[data-visit]");
   await page.waitForSelector("[role=group][aria-label^='Move it'] button:nth-of-type(2)");
   await page.focus("[role=group][aria-label^='Move it'] button:nth-of-type(2)");
-  await page.tracing.start({ path: trace, categories: ["devtools.timeline", "toplevel"] });
-  for (let move = 0; move < MOVES; move += 1) {
-    await page.keyboard.press("ArrowRight");
-    await new Promise((resolve) => setTimeout(resolve, SETTLE_MS / MOVES));
-  }
-  await page.tracing.stop();
-  const { traceEvents } = JSON.parse(readFileSync(trace, "utf8")) as { traceEvents: TraceEvent[] };
-  report(
-    "a visit moved, cost and ridge: longest task",
-    longestTasks(traceEvents)[0] ?? 0,
-    MOST_MOVING_MS,
-  );
+  const moved = await longestTaskOf(async () => {
+    for (let move = 0; move < MOVES; move += 1) {
+      await page.keyboard.press("ArrowRight");
+      await new Promise((resolve) => setTimeout(resolve, SETTLE_MS / MOVES));
+    }
+  });
+  report("a visit moved, cost and ridge: longest task", moved, MOST_MOVING_MS);
 }

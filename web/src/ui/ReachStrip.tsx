@@ -43,6 +43,19 @@ export function ReachPaints(): ReactElement {
   );
 }
 
+const paths = new WeakMap<ReachScale, string>();
+
+/** The marks of the scale as upright lines, worked out once for all strips. */
+function marksPath(scale: ReachScale): string {
+  const known = paths.get(scale);
+  if (known !== undefined) return known;
+  const path = reachMarks(scale)
+    .map(({ offset }) => `M${scale.x(offset)} 0V${HEIGHT}`)
+    .join("");
+  paths.set(scale, path);
+  return path;
+}
+
 /** The reach of one task: how far it still carries, and what stands at its end. */
 export function ReachStrip({
   task,
@@ -72,16 +85,7 @@ export function ReachStrip({
       aria-hidden="true"
       focusable="false"
     >
-      {reachMarks(scale).map(({ offset }) => (
-        <line
-          key={offset}
-          x1={scale.x(offset)}
-          x2={scale.x(offset)}
-          y1="0"
-          y2={HEIGHT}
-          stroke="var(--hairline)"
-        />
-      ))}
+      <path d={marksPath(scale)} stroke="var(--hairline)" />
       <Wick wick={geometry.wick} todayX={scale.todayX} />
       <Body geometry={geometry} status={task.status} scale={scale} />
       <Hairlines geometry={geometry} todayX={scale.todayX} />

@@ -8,6 +8,7 @@ import { STATUS_WORD, stripSentence, stripWords } from "../words/statusWords.js"
 import { Cairn } from "./Cairn.js";
 import type { ReachScale } from "./reachScale.js";
 import { ReachStrip } from "./ReachStrip.js";
+import { useDrawnInTurn } from "./useDrawnInTurn.js";
 
 /** Fetched with the first reasons that are asked for. */
 const BecausePanel = lazy(() => import("./BecausePanel.js"));
@@ -46,6 +47,8 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
   const { id } = task.task;
   const isOpen = useAppSelector((state) => state.session.openTask === id);
   const panel = `because-${id}`;
+  // Of a long board that is scrolled fast, strips in full would hold up the page: first their names.
+  const isDrawn = useDrawnInTurn(measure !== undefined);
   return (
     <li ref={measure} data-index={index} style={{ paddingTop: before, paddingBottom: after }}>
       <div className={`flex hover:bg-wash ${isNarrow ? "items-start py-1" : "items-center"}`}>
@@ -55,25 +58,21 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
           aria-expanded={isOpen}
           aria-controls={isOpen ? panel : undefined}
           onClick={() => dispatch(taskOpened(id))}
-          className={`min-w-0 flex-1 scroll-my-40 text-left ${isNarrow ? "block" : "flex items-center"}`}
+          className={`min-w-0 flex-1 scroll-my-40 text-left ${isNarrow ? "block min-h-[76px]" : "flex min-h-[34px] items-center"}`}
         >
-          <StripName task={task} isNarrow={isNarrow} machine={machine} today={today} />
-          {!isNarrow && <span className="sr-only">, {stripSentence(task, machine, today)}</span>}
-          <ReachStrip
-            task={task}
-            machine={machine}
-            scale={scale}
-            today={today}
-            hasWords={!isNarrow}
-          />
+          {isDrawn ? (
+            <StripInFull {...{ task, machine, scale, today, isNarrow }} />
+          ) : (
+            <span className="pl-[6.4rem] font-medium">{task.task.name}</span>
+          )}
         </button>
-        {!isOnPaper && (
+        {isDrawn && !isOnPaper && (
           <Link
             to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
             aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
             className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
           >
-            <NotebookPen size={16} aria-hidden="true" />
+            {isNarrow && <NotebookPen size={16} aria-hidden="true" />}
             Log
           </Link>
         )}
@@ -86,6 +85,22 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
     </li>
   );
 });
+
+function StripInFull({
+  task,
+  machine,
+  scale,
+  today,
+  isNarrow,
+}: Pick<StripRowProps, "task" | "machine" | "scale" | "today" | "isNarrow">): ReactElement {
+  return (
+    <>
+      <StripName task={task} isNarrow={isNarrow} machine={machine} today={today} />
+      {!isNarrow && <span className="sr-only">, {stripSentence(task, machine, today)}</span>}
+      <ReachStrip task={task} machine={machine} scale={scale} today={today} hasWords={!isNarrow} />
+    </>
+  );
+}
 
 function StripName({
   task,

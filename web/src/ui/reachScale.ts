@@ -80,5 +80,12 @@ export function reachMarks(scale: ReachScale): ReachMark[] {
     shown.push(mark);
     if (mark.offset > 0) lastX = x;
   }
-  return shown;
+  // The last one is written to the left of its place: the one before it gives way.
+  const [before, last] = shown.slice(-2);
+  const isTight =
+    before !== undefined &&
+    last?.offset === scale.ahead &&
+    before.offset > 0 &&
+    scale.x(last.offset) - scale.x(before.offset) < ROOM_FOR_LABEL * 1.5;
+  return isTight ? shown.filter((mark) => mark !== before) : shown;
 }
