@@ -13,6 +13,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["Ahead", "ahead", "are overdue"],
   ["today", "ahead/today", "Due by law or warranty"],
   ["visits", "ahead/visits", "All visits ahead"],
+  ["journeys", "ahead/journeys", "Engine oil and filter"],
   ["Yard", "yard", "Flail mower"],
   ["a machine", "yard/m-bus", "History"],
   ["a plate", "yard/m-bus/plate", "sources disagree"],
@@ -52,6 +53,7 @@ test("axe finds nothing wrong with the reasons, the table, and reading a meter",
   await page.click("[data-strip='t-bus-oil']");
   await waitForWords(page, "By the handbook intervals.");
   expect(await violationsOn(page)).toEqual([]);
+  await page.waitForSelector("[aria-label='Show as'] button:nth-child(2)");
   await page.click("[aria-label='Show as'] button:nth-child(2)");
   await page.waitForSelector("table");
   expect(await violationsOn(page)).toEqual([]);

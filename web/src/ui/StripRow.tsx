@@ -1,5 +1,4 @@
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
-import { NotebookPen } from "lucide-react";
 import { lazy, memo, Suspense, type ReactElement } from "react";
 import { Link } from "react-router";
 import { taskOpened } from "../app/session.js";
@@ -72,7 +71,6 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
             aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
             className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
           >
-            {isNarrow && <NotebookPen size={16} aria-hidden="true" />}
             Log
           </Link>
         )}

@@ -1,80 +1,12 @@
-import type { BoardMachine, TaskReckoning } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
 import type { BoardGroup } from "./boardGroup.js";
+import { boardRows, runsOf, type BoardRow } from "./boardRows.js";
 import { Bundle, roomAfter, STRIP, type BundleLook } from "./Bundle.js";
 import { GroupTitle } from "./GroupTitle.js";
 import { useWindowed } from "./useWindowed.js";
 
-/** A row of the board: what stands over a group, the name of a machine where it has a row of its own, or a strip (null where it has none). */
-export type BoardRow =
-  | { readonly code: "title"; readonly key: string; readonly title: string }
-  | (BundleRow & { readonly code: "name" })
-  | (BundleRow & { readonly code: "strip"; readonly task: TaskReckoning | null });
-
-interface BundleRow {
-  readonly key: string;
-  /** Tells the machine in its group from all others. */
-  readonly bundle: string;
-  readonly machine: BoardMachine;
-}
-
-/** Rows in sight that stand together: a title, or what is in sight of one machine. */
-export type Run =
-  | { readonly code: "title"; readonly key: string; readonly title: string; readonly first: number }
-  | {
-      readonly code: "bundle";
-      readonly key: string;
-      readonly machine: BoardMachine;
-      readonly tasks: readonly TaskReckoning[];
-      readonly first: number;
-      readonly beginsWithName: boolean;
-    };
-
 const GROUP_TITLE_HEIGHT = 54;
 const NARROW_NAME_HEIGHT = 76;
-
-/** The board as rows; `hasNameRows` where the name of a machine stands over its strips rather than beside them. */
-export function boardRows(groups: readonly BoardGroup[], hasNameRows: boolean): BoardRow[] {
-  return groups.flatMap(({ key, title, machines }): BoardRow[] => [
-    ...(title === "" ? [] : [{ code: "title" as const, key: `group ${key}`, title }]),
-    ...machines.flatMap((machine): BoardRow[] => {
-      const bundle = `${key} ${machine.machine.id}`;
-      const own = { bundle, machine };
-      const tasks = machine.tasks.length === 0 ? [null] : machine.tasks;
-      return [
-        ...(hasNameRows ? [{ ...own, code: "name" as const, key: `name ${bundle}` }] : []),
-        ...tasks.map((task) => ({
-          ...own,
-          ...{ code: "strip" as const, key: task?.task.id ?? `none ${bundle}`, task },
-        })),
-      ];
-    }),
-  ]);
-}
-
-/** The rows from `first` up to and with `last`, those of one machine put together. */
-export function runsOf(rows: readonly BoardRow[], first: number, last: number): Run[] {
-  const runs: Run[] = [];
-  for (let index = first; index <= last; index += 1) {
-    const row = rows[index];
-    if (row === undefined) continue;
-    if (row.code === "title") {
-      runs.push({ ...row, first: index });
-      continue;
-    }
-    const task = row.code === "strip" ? row.task : null;
-    const before = runs.at(-1);
-    if (before?.code === "bundle" && before.key === row.bundle) {
-      if (task !== null) runs[runs.length - 1] = { ...before, tasks: [...before.tasks, task] };
-    } else {
-      runs.push({
-        ...{ code: "bundle", key: row.bundle, machine: row.machine, first: index },
-        ...{ tasks: task === null ? [] : [task], beginsWithName: row.code === "name" },
-      });
-    }
-  }
-  return runs;
-}
 
 /** About how high a row is until it is drawn, in pixels. */
 function heightOf(row: BoardRow, look: BundleLook): number {

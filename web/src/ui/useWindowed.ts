@@ -8,10 +8,9 @@ const KEPT_BESIDE = 500;
 export interface Windowed<E extends HTMLElement> {
   readonly list: RefObject<E | null>;
   readonly shown: readonly VirtualItem[];
-  /** The height of the whole list, and of what stands before the first and after the last shown. */
+  /** The height of the whole list, and of what stands before the first shown. */
   readonly height: number;
   readonly before: number;
-  readonly after: number;
   readonly measure: Virtualizer<Window, Element>["measureElement"];
 }
 
@@ -37,6 +36,5 @@ export function useWindowed<Item, E extends HTMLElement>(
   const shown = virtualizer.getVirtualItems();
   const height = virtualizer.getTotalSize();
   const before = (shown[0]?.start ?? top) - top;
-  const after = height - ((shown.at(-1)?.end ?? top) - top);
-  return { list, shown, height, before, after, measure: virtualizer.measureElement };
+  return { list, shown, height, before, measure: virtualizer.measureElement };
 }

@@ -1,5 +1,4 @@
 import type { BoardMachine } from "@yonderfell/core";
-import { NotebookPen } from "lucide-react";
 import { lazy, Suspense, useDeferredValue, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/store.js";
@@ -85,7 +84,6 @@ function Begin({
       to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(task.task.id)}`}
       className={`${QUIET_BUTTON} border-overdue print:hidden`}
     >
-      <NotebookPen size={18} aria-hidden="true" />
       <span>
         First: {task.task.name.toLowerCase()} on {machine.machine.tag}, {reason}
       </span>

@@ -3,7 +3,7 @@ import { NavLink } from "react-router";
 import { Page } from "../../ui/Page.js";
 
 const VIEWS = [
-  ["/ahead", "Reach"],
+  ["/ahead", "Board"],
   ["/ahead/today", "Today"],
   ["/ahead/visits", "Visits"],
   ["/ahead/journeys", "Journeys"],

@@ -6,10 +6,11 @@ import { Cairn } from "../../ui/Cairn.js";
 import { Standing } from "../../ui/Standing.js";
 import { because } from "../../words/because.js";
 import { dateRange, fullDate } from "../../words/format.js";
+import { TABLE_ROW } from "./tableLook.js";
 import { governing, leftWords } from "../../words/limitWords.js";
 import { STATUS_WORD } from "../../words/statusWords.js";
 
-const CELL = "border-b border-hairline py-2 pr-4 align-top";
+const CELL = "py-2 pr-4";
 
 /** A task as a row of the table; `index` and `measure` only in a long one. */
 export const AheadRow = memo(function AheadRow({
@@ -30,34 +31,30 @@ export const AheadRow = memo(function AheadRow({
   return (
     <tr
       ref={measure}
+      role="row"
+      className={TABLE_ROW}
       data-index={index}
       aria-rowindex={index === undefined ? undefined : index + 2}
     >
-      <td className={`${CELL} whitespace-nowrap`}>
-        <span className="flex items-center gap-2">
-          <Cairn status={task.status} />
-          {STATUS_WORD[task.status]}
-          {task.doubtful && (
-            <span className="text-fine font-semibold text-soon-text">doubtful</span>
-          )}
-        </span>
-      </td>
-      <td className={`${CELL} whitespace-nowrap`}>
+      <State task={task} />
+      <td role="cell" className={`${CELL} whitespace-nowrap`}>
         <Link to={`/yard/${encodeURIComponent(machine.machine.id)}`} className="hover:underline">
           <span className="mr-2 font-mono font-bold">{machine.machine.tag}</span>
           {machine.machine.name}
         </Link>
         <Standing machine={machine} today={today} />
       </td>
-      <th scope="row" className={`${CELL} font-semibold`}>
+      <th role="rowheader" scope="row" className={`${CELL} font-semibold`}>
         {task.task.name}
       </th>
       <Likely forecast={forecast} today={today} />
-      <td className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
+      <td role="cell" className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
         {limit === null ? "" : leftWords(limit, machine)}
       </td>
-      <td className={`${CELL} text-fine text-quiet`}>{reasons.limits[0]?.sentences.join(" ")}</td>
-      <td className={CELL}>
+      <td role="cell" className={`${CELL} text-fine text-quiet`}>
+        {reasons.limits[0]?.sentences.join(" ")}
+      </td>
+      <td role="cell" className={CELL}>
         <Link
           to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(task.task.id)}`}
           aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
@@ -70,6 +67,20 @@ export const AheadRow = memo(function AheadRow({
   );
 });
 
+function State({ task }: Pick<BoardTask, "task">): ReactElement {
+  return (
+    <td role="cell" className={`${CELL} whitespace-nowrap`}>
+      <span className="flex items-center gap-2">
+        <Cairn status={task.status} />
+        {STATUS_WORD[task.status]}
+      </span>
+      {task.doubtful && (
+        <span className="block pl-6.5 text-fine font-semibold text-soon-text">doubtful</span>
+      )}
+    </td>
+  );
+}
+
 function Likely({
   forecast,
   today,
@@ -79,7 +90,7 @@ function Likely({
 }): ReactElement {
   const isRange = forecast !== null && forecast.early !== forecast.late;
   return (
-    <td className={`${CELL} whitespace-nowrap tabular-nums`}>
+    <td role="cell" className={`${CELL} whitespace-nowrap tabular-nums`}>
       {forecast === null ? "no date" : fullDate(forecast.likely)}
       {isRange && <span className="block text-fine text-quiet">{dateRange(forecast, today)}</span>}
     </td>

@@ -8,14 +8,12 @@ import { shownOf } from "./board/boardGroups.js";
 import { COLUMN_WORDS } from "./board/boardWords.js";
 import { NothingHere } from "./board/GroupedBoard.js";
 import { tableRows } from "./board/tableOrder.js";
+import { TABLE_ROW } from "./tableLook.js";
 
 const WindowedRows = lazy(() => import("./WindowedRows.js"));
 
 /** Up to so many rows all are drawn. */
 const ALL_UP_TO = 200;
-/** The columns there are beside those it can be put in order by: the reasons and the way to log it. */
-const OTHER_COLUMNS = 2;
-
 /** The same as the reach, as a table in the order asked for. */
 export default function AheadTable({
   machines,
@@ -38,31 +36,32 @@ export default function AheadTable({
       aria-label="What is ahead, as a table"
     >
       <table
+        role="table"
         aria-rowcount={rows.length + 1}
-        className="w-full min-w-[60rem] border-collapse text-left"
+        className="block w-full min-w-[68rem] text-left"
       >
-        <thead>
-          <tr className="text-fine text-quiet">
+        <thead role="rowgroup" className="block">
+          <tr role="row" className={`${TABLE_ROW} items-center border-rule text-fine text-quiet`}>
             {COLUMN_WORDS.map(([column, title]) => (
               <SortedTitle key={column} {...{ column, title, order }} />
             ))}
-            <th scope="col" className="border-b border-rule py-2 pr-4 font-medium">
+            <th role="columnheader" scope="col" className="py-2 pr-4 font-medium">
               Because
             </th>
-            <th scope="col" className="border-b border-rule py-2 font-medium print:hidden">
+            <th role="columnheader" scope="col" className="py-2 font-medium print:hidden">
               <span className="sr-only">Log</span>
             </th>
           </tr>
         </thead>
         {rows.length <= ALL_UP_TO ? (
-          <tbody>
+          <tbody role="rowgroup" className="block">
             {rows.map((row) => (
               <AheadRow key={row.task.task.id} row={row} today={today} />
             ))}
           </tbody>
         ) : (
           <Suspense>
-            <WindowedRows rows={rows} today={today} columns={COLUMN_WORDS.length + OTHER_COLUMNS} />
+            <WindowedRows rows={rows} today={today} />
           </Suspense>
         )}
       </table>
@@ -88,13 +87,14 @@ function SortedTitle({
   };
   return (
     <th
+      role="columnheader"
       scope="col"
       aria-sort={isSorted ? (order.isDown ? "descending" : "ascending") : undefined}
-      className={`border-b border-rule pr-4 font-medium ${column === "left" ? "text-right" : ""}`}
+      className={`pr-4 font-medium ${column === "left" ? "text-right" : ""}`}
     >
       <button
         type="button"
-        className="inline-flex min-h-9 items-center gap-1 hover:text-ink max-sm:min-h-12"
+        className={`inline-flex min-h-9 items-center gap-1 hover:text-ink max-sm:min-h-12 ${column === "left" ? "flex-row-reverse" : ""}`}
         title={column === "left" ? "In order by the share of its interval that is left" : undefined}
         onClick={sort}
       >

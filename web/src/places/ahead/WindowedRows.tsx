@@ -12,20 +12,22 @@ const heightOf = (): number => ROW_HEIGHT;
 export default function WindowedRows({
   rows,
   today,
-  columns,
 }: {
   readonly rows: readonly BoardTask[];
   readonly today: DayNumber;
-  readonly columns: number;
 }): ReactElement {
-  const { list, shown, before, after, measure } = useWindowed<BoardTask, HTMLTableSectionElement>(
+  const { list, shown, height, before, measure } = useWindowed<BoardTask, HTMLTableSectionElement>(
     rows,
     keyOf,
     heightOf,
   );
   return (
-    <tbody ref={list}>
-      <Gap height={before} columns={columns} />
+    <tbody
+      ref={list}
+      role="rowgroup"
+      className="block"
+      style={{ height, paddingTop: before, boxSizing: "border-box" }}
+    >
       {shown.map(({ index, key }) => (
         <AheadRow
           key={key as string}
@@ -35,22 +37,6 @@ export default function WindowedRows({
           measure={measure}
         />
       ))}
-      <Gap height={after} columns={columns} />
     </tbody>
-  );
-}
-
-/** The room of the rows that are not drawn. */
-function Gap({
-  height,
-  columns,
-}: {
-  readonly height: number;
-  readonly columns: number;
-}): ReactElement | null {
-  return height <= 0 ? null : (
-    <tr aria-hidden="true">
-      <td colSpan={columns} style={{ height }} />
-    </tr>
   );
 }
