@@ -31,6 +31,7 @@ const SHOTS: readonly Shot[] = [
       await waitForWords(page, "for coming together");
     },
   },
+  { name: "journeys", path: "ahead/journeys", wait: "Engine oil and filter" },
   {
     name: "because",
     path: "ahead",
@@ -52,7 +53,6 @@ const SHOTS: readonly Shot[] = [
       await new Promise((resolve) => setTimeout(resolve, 300));
     },
   },
-  { name: "baseline", path: "yard/m-lorry/plan/baseline", wait: "What each task starts from" },
   { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
   {
     name: "meters",
