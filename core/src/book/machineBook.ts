@@ -53,3 +53,47 @@ function inside(book: Book, id: MachineId): Pick<MachineBook, "fluids" | "produc
   const named = new Set(fluids.map(({ product }) => product));
   return { fluids, products: (book.products ?? []).filter((product) => named.has(product.id)) };
 }
+
+/** The parts of a book of all of its machines, in the order of the file; each as {@link machineBookOf} has it, in one pass over the book. */
+export function machineBooksOf(book: Book): MachineBook[] {
+  const tasks = byMachine(book.tasks ?? []);
+  const readings = partsOf(book.readings);
+  const meterChanges = partsOf(book.meterChanges);
+  const entries = partsOf(book.entries);
+  return (book.machines ?? []).map((machine) => {
+    const own = tasks.get(machine.id) ?? [];
+    return {
+      machines: [machine],
+      tasks: own,
+      readings: readings(machine.id),
+      meterChanges: meterChanges(machine.id),
+      entries: entries(machine.id),
+      ...(dependOnProducts(own) ? inside(book, machine.id) : {}),
+    };
+  });
+}
+
+function byMachine<T extends { readonly machine: string }>(
+  records: readonly T[],
+): Map<string, T[]> {
+  const found = new Map<string, T[]>();
+  for (const record of records) {
+    const list = found.get(record.machine);
+    if (list === undefined) found.set(record.machine, [record]);
+    else list.push(record);
+  }
+  return found;
+}
+
+/** The records of a section that belong in the part of a machine, in their order. */
+function partsOf<T extends DatedRecord>(records: readonly T[] = []): (id: MachineId) => T[] {
+  const crossing = crossingRecords(records);
+  const own = byMachine(records);
+  if (crossing.length === 0) return (id) => own.get(id) ?? [];
+  const place = new Map(records.map((record, index) => [record, index]));
+  const placeOf = (record: T): number => place.get(record) ?? 0;
+  return (id) => {
+    const foreign = crossing.filter(({ machine }) => machine !== id);
+    return [...(own.get(id) ?? []), ...foreign].sort((one, other) => placeOf(one) - placeOf(other));
+  };
+}

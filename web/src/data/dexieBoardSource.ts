@@ -53,8 +53,9 @@ export class DexieBoardSource implements BoardSource {
   }
 
   async list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {
-    const rows = await tableOf(this.database, section).orderBy("place").toArray();
-    return rows.map((row) => row.record);
+    // Read as they lie and put in order here: by an index each would be looked up by itself.
+    const rows = await tableOf(this.database, section).toArray();
+    return rows.sort((one, other) => one.place - other.place).map((row) => row.record);
   }
 
   async lastSeq(): Promise<number> {

@@ -1,5 +1,6 @@
 import {
   EMPTY_PLATE,
+  machineBooksOf,
   visitsOfMachine,
   planningOf,
   settingsOf,
@@ -10,7 +11,6 @@ import {
   type DayNumber,
   type Machine,
   type MachineBook,
-  type MachineId,
   type MachinePlan,
   type MachinePlate,
   type Planning,
@@ -46,13 +46,13 @@ export interface VisitsUpdate {
 /** What visits are planned from. */
 export type VisitSource = Pick<
   BoardSource,
-  "machines" | "machineBooks" | "list" | "lastSeq" | "changesAfter"
+  "machineBooks" | "list" | "lastSeq" | "changesAfter"
 > & {
   ownSettings(): Promise<Book["settings"]>;
 };
 
-/** So many machines are read from the store at a time, so that a save need not wait for all of them. */
-const READ_AT_ONCE = 20;
+/** The sections that machines are planned from, read whole where all are planned: far faster than machine by machine. */
+const RULES = ["machines", "tasks", "readings", "meterChanges", "entries"] as const;
 /** The sections that are read whole and kept, beside the machines' own records. */
 const KEPT = [
   "fluids",
@@ -94,10 +94,10 @@ export class VisitKeeper {
       products: this.list("products"),
       rate: usualRate(this.list("people")),
     };
-    const ids = isWhole
-      ? (await this.storage.machines()).map(({ id }) => id)
-      : [...new Set(lines.flatMap((line) => line.machines))];
-    const machines = await this.plan(ids, source, today);
+    const books = isWhole
+      ? await this.readAll()
+      : await this.storage.machineBooks([...new Set(lines.flatMap((line) => line.machines))]);
+    const machines = this.plan(books, source, today);
     this.today = today;
     this.seq = seq;
     const hours = workHoursOf(this.list("people"), this.list("bays"));
@@ -117,31 +117,35 @@ export class VisitKeeper {
     }
   }
 
-  private async plan(
-    ids: readonly MachineId[],
+  private async readAll(): Promise<readonly MachineBook[]> {
+    const read: Partial<Record<Section, readonly unknown[]>> = {};
+    // One after the other, so that a save waits for one of them at most.
+    for (const section of RULES) read[section] = await this.storage.list(section);
+    const [fluids, products] = [this.list("fluids"), this.list("products")];
+    return machineBooksOf({ ...read, fluids, products } as unknown as Book);
+  }
+
+  private plan(
+    books: readonly MachineBook[],
     source: PlanSource,
     today: DayNumber,
-  ): Promise<PlannedMachine[]> {
+  ): PlannedMachine[] {
     const fluids = groupBy(this.list("fluids"), ({ machine }) => machine);
     const fitments = groupBy(this.list("fitments"), ({ machine }) => machine);
     const visits = groupBy(this.list("visits"), ({ machine }) => machine);
     const journeys = groupBy(this.list("journeys"), ({ machine }) => machine);
-    const planned: PlannedMachine[] = [];
-    for (let from = 0; from < ids.length; from += READ_AT_ONCE) {
-      for (const book of await this.storage.machineBooks(ids.slice(from, from + READ_AT_ONCE))) {
-        const [machine] = book.machines;
-        const { id } = machine;
-        const plate: MachinePlate = {
-          ...EMPTY_PLATE,
-          fluids: fluids[id] ?? [],
-          fitments: fitments[id] ?? [],
-        };
-        const held = { visits: visits[id] ?? [], journeys: journeys[id] ?? [] };
-        const plan = visitsOfMachine(book, plate, held, source, today);
-        planned.push({ machine, plan, minutes: minutesOf(book), since: lastNumber(book) });
-      }
-    }
-    return planned;
+    return books.map((book) => {
+      const [machine] = book.machines;
+      const { id } = machine;
+      const plate: MachinePlate = {
+        ...EMPTY_PLATE,
+        fluids: fluids[id] ?? [],
+        fitments: fitments[id] ?? [],
+      };
+      const held = { visits: visits[id] ?? [], journeys: journeys[id] ?? [] };
+      const plan = visitsOfMachine(book, plate, held, source, today);
+      return { machine, plan, minutes: minutesOf(book), since: lastNumber(book) };
+    });
   }
 }
 

@@ -127,6 +127,8 @@ function Row({
   const name = useTaskNames()(task.task);
   const held = plan.inVisits.find((one) => one.task === task.task);
   const isOnTheWay = task.advice === "on-the-way";
+  const isTooLate =
+    task.limit.due.limit.hard === true && plan.visitOn !== null && task.day < plan.visitOn;
   const canTick = !isOnTheWay && held === undefined && plan.visitOn !== null;
   return (
     <tr className="max-sm:block max-sm:border-t max-sm:border-hairline max-sm:py-1">
@@ -151,11 +153,15 @@ function Row({
         <span className="block text-fine text-quiet">{atReturnWords(task.limit)}</span>
       </Said>
       <Said title={doneTitle(plan, today)}>
-        {isOnTheWay
-          ? "due again on the way"
-          : held === undefined
-            ? earlyWords(task, plan.visitOn, currency)
-            : `in the visit of ${weekdayDate(dayOf(held.visit.date), today)}`}
+        {isOnTheWay ? (
+          "due again on the way"
+        ) : held === undefined ? (
+          <span className={isTooLate ? "font-semibold text-overdue" : ""}>
+            {earlyWords(task, plan.visitOn, currency)}
+          </span>
+        ) : (
+          `in the visit of ${weekdayDate(dayOf(held.visit.date), today)}`
+        )}
       </Said>
       <Said title={LEFT_TITLE}>
         {isOnTheWay ? timesWords(task, today) : waitingWords(task, currency)}
