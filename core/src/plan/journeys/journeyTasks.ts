@@ -2,11 +2,9 @@ import type { TaskId } from "../../book/ids.js";
 import type { Planning, Settings } from "../../book/settings.js";
 import type { Task } from "../../book/task.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
-import { intervalDays } from "../../calendar/interval.js";
 import { isBelow } from "../../meter/life.js";
 import { lifeOn } from "../../meter/lifeLine.js";
 import type { Completion } from "../../schedule/completion.js";
-import { intervalOf } from "../../schedule/due.js";
 import { limitsDue } from "../../schedule/limitsDue.js";
 import { calledDue, callInEffect } from "../../schedule/setAside.js";
 import type { MachineState } from "../../schedule/taskDue.js";
@@ -16,6 +14,7 @@ import { costOfTurn } from "../visits/turn.js";
 import { daysOfInterval, valueOfTurn } from "../visits/turnsOf.js";
 import { reckonTask } from "../../schedule/reckonTask.js";
 import {
+  intervalOnJourney,
   JOURNEY_TIMES,
   limitOnJourney,
   timesOnJourney,
@@ -116,7 +115,7 @@ function judged(
   { state, context, visitOn, source }: Judge,
 ): JourneyTask {
   const value = valueOfTurn(taskNeeds(task, source.needs), source.planning);
-  const times = again === null ? 0 : timesOnJourney(again, context.days);
+  const times = again === null ? 0 : timesOnJourney(again, task, context.days);
   const early = earlyOf(limit, task, state, visitOn, value);
   const waiting = waitingOf(limit, context, source.planning);
   const { limits } = reckonTask(task, state, source.settings);
@@ -179,7 +178,7 @@ function earlyOf(
   value: number,
 ): JourneyTask["early"] {
   const unused = Math.max(0, unusedOn(limit, state, visitOn));
-  const interval = lengthOf(limit);
+  const interval = intervalOnJourney(limit, task);
   // On a fixed grid nothing is thrown away: the next point stays where it is.
   const isGrid = task.anchor === "grid" && !task.nth && !task.follows;
   const share = isGrid || interval === null ? 0 : Math.min(1, unused / interval);
@@ -191,12 +190,6 @@ function unusedOn(limit: LimitOnJourney, { today }: MachineState, day: DayNumber
   const { kept, rate, running, life } = limit.run.reckoning;
   const then = day <= today ? life : lifeOn(kept, rate.perDay, day, running);
   return then === null ? 0 : limit.dueAt - then;
-}
-
-/** The interval a limit counts, in its unit; null where it comes once. */
-function lengthOf({ kind, due }: LimitOnJourney): number | null {
-  if (kind === "calendar") return intervalDays(intervalOf(due.limit));
-  return due.limit.every ?? null;
 }
 
 function waitingOf(limit: LimitOnJourney, { days }: JourneyContext, planning: Planning): number {

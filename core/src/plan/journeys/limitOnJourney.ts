@@ -151,16 +151,26 @@ function loadFactor(
   return every.length === 0 ? 1 : Math.max(1, limit.every / Math.min(...every));
 }
 
-/** How many times something falls due on the journey, were it done each time; at least once. */
-export function timesOnJourney(limit: LimitOnJourney, { begins, returns }: JourneyDays): number {
+/** The interval a task counts by a limit, in its unit (days for a calendar limit): of one that goes with every n-th turn of another, n of its intervals; null where it comes once. */
+export function intervalOnJourney({ kind, due }: LimitOnJourney, task: Task): number | null {
+  const turns = task.nth?.every ?? 1;
+  if (kind === "calendar") return turns * intervalDays(intervalOf(due.limit));
+  return due.limit.every ? turns * due.limit.every : null;
+}
+
+/** How many times a task falls due on the journey, were it done each time; at least once. */
+export function timesOnJourney(
+  limit: LimitOnJourney,
+  task: Task,
+  { begins, returns }: JourneyDays,
+): number {
+  const every = intervalOnJourney(limit, task);
   if (limit.kind === "meter") {
-    const { every } = limit.due.limit;
     const first = Math.max(limit.dueAt, limit.run.lifeAtStart ?? 0);
     return every
       ? Math.max(1, Math.floor((limit.countedAtReturn - first) / every + TOLERANCE) + 1)
       : 1;
   }
   const first = Math.max(limit.dueOn, begins);
-  const days = intervalDays(intervalOf(limit.due.limit));
-  return Math.max(1, Math.floor((returns - first) / days) + 1);
+  return every === null ? 1 : Math.max(1, Math.floor((returns - first) / every) + 1);
 }

@@ -196,6 +196,21 @@ describe("before departure, after return, or on the way", () => {
     expect(daily).toMatchObject({ advice: "on-the-way", times: 10 });
   });
 
+  test("what goes with every third turn of another counts three of its intervals", () => {
+    const base = oil(5650);
+    const nth = { ...task("filter", []), regimes: undefined, nth: { of: "oil", every: 3 } };
+    const [last] = base.entries ?? [];
+    // Done with the turn before the last two, so that the one to come is the third.
+    const turns = [done("t0", "2025-06-01", ["oil", "filter"]), done("t1", "2025-12-01", ["oil"])];
+    const entries = [...turns, last as object];
+    const tasks = [...(base.tasks ?? []), nth];
+    const asked = { parts: { tasks, entries }, planning: { leastTurnValue: 300 } };
+    const found = plan(asked).tasks.find((one) => (one.task as string) === "filter");
+    expect(found).toMatchObject({ when: "during", advice: "before" });
+    // 1 150 km of 30 000 unused.
+    expect(found?.early.share).toBeCloseTo(1150 / 30000, 6);
+  });
+
   test("a day of a fixed grid that is too far off to be brought forward is met on the way", () => {
     const grid = { months: 1, from: "2026-01-08" };
     const tasks = [task("paper", [grid], { anchor: "grid" })];
