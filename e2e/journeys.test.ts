@@ -20,6 +20,8 @@ test("a journey says what it asks of its machine, and its work is put into a vis
   await press(page, "Put a visit of 1\u00a0job in the book");
   await waitForWords(page, "in the visit of Wed 2 Dec");
   await waitForWords(page, "1 job before departure, all in the book.");
+  // The button is gone with its work; the keyboard stands beside where it was.
+  await page.waitForFunction(() => document.activeElement?.tagName === "SELECT");
   await page.goto(`${address}ahead/visits`);
   await waitForWords(page, "All visits ahead");
   const line = await page.waitForSelector(

@@ -10,7 +10,7 @@ import {
   type TaskId,
 } from "@yonderfell/core";
 import { CalendarPlus } from "lucide-react";
-import { useState, type ReactElement } from "react";
+import { useRef, useState, type ReactElement } from "react";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import { counted } from "../../../words/format.js";
@@ -91,6 +91,7 @@ function VisitBefore({
   readonly onKept: () => void;
 }): ReactElement | null {
   const { keep, failure } = useJourneyVisit(machine, since, plan);
+  const place = useRef<HTMLDivElement>(null);
   const { spare, visitOn, days } = plan;
   if (visitOn === null) return null;
   const offered = spare.slice(-DAYS_OFFERED).reverse();
@@ -99,10 +100,13 @@ function VisitBefore({
     return left === 0 ? "the day before departure" : `${counted(left, "day")} kept clear`;
   };
   const put = async (): Promise<void> => {
-    if (await keep(tasks, visitOn)) onKept();
+    if (!(await keep(tasks, visitOn))) return;
+    onKept();
+    // The button goes with what it did.
+    place.current?.querySelector("select")?.focus();
   };
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 print:hidden">
+    <div ref={place} className="flex flex-wrap items-end gap-x-4 gap-y-2 print:hidden">
       <div className="w-80 max-w-full">
         <SelectField<string>
           label="Visit before departure"
