@@ -170,6 +170,24 @@ test("on a fixed grid nothing is thrown away, and it is not done before it would
   expect(turn?.earliest).toBe(addDays(TODAY, 28 - Math.floor(365 / 4)));
 });
 
+test("a hard limit by meter ends on its early date, and is kept to beside a visit nearer to its likely one", () => {
+  const parts = {
+    machines: [{ ...VAN, meters: [{ ...VAN.meters[0], perDay: 50 }] }],
+    readings: [{ id: "r", machine: "van", meter: "odo", date: "2026-11-23", value: 14000 }],
+    tasks: [
+      task("tacho", [{ meter: "odo", every: 15000, hard: true }]),
+      task("wash", [{ days: 360 }]),
+    ],
+    entries: [done("e", inDays(-342), ["wash"])],
+  };
+  const plan = planOf(parts, [visit("2026-12-11", ["wash"])]);
+  const tacho = plan.turns.find(({ task: id }) => id === "tacho");
+  expect(tacho && tacho.latest !== null && tacho.latest < tacho.due).toBe(true);
+  expect(plan.issues).toEqual([]);
+  const own = plan.visits.find(({ turns }) => turns.some(({ task: id }) => id === "tacho"));
+  expect(own && tacho && own.day <= (tacho.hardEnd ?? 0)).toBe(true);
+});
+
 test("the grace of a meter limit lasts as long as the machine takes to run it", () => {
   const parts = {
     machines: [{ ...VAN, meters: [{ ...VAN.meters[0], perDay: 50 }] }],

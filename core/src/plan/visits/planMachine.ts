@@ -5,11 +5,12 @@ import type { Visit } from "../../book/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
 import { candidateDays, firstOn } from "./candidates.js";
-import { cheapestDays, type VisitDay } from "./cheapestDays.js";
+import { cheapestDays } from "./cheapestDays.js";
 import { planIssuesOf, type PlanIssue } from "./planIssues.js";
 import { spareDays } from "./spareDays.js";
 import { isAllowed, turnKey, type Turn } from "./turn.js";
 import type { MachineTurns } from "./turnsOf.js";
+import type { VisitDay } from "./visitDay.js";
 
 /** A visit as the plan has it: one the book holds, or one proposed. */
 export interface PlannedVisit {
