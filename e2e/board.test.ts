@@ -75,6 +75,29 @@ test("the table is put in order by a column, and back", async () => {
   await press(page, "Reach");
 });
 
+test("the table goes on paper whole: every row with its reason, within the page", async () => {
+  const { page, address } = app();
+  await openBoard(page, address);
+  await press(page, "Table");
+  await page.waitForSelector("main tbody tr th");
+  const rows = await page.$$eval("main tbody tr", (all) => all.length);
+  await page.emulateMediaType("print");
+  await page.evaluate(() => window.dispatchEvent(new Event("beforeprint")));
+  const printed = await page.$$eval(".board-print tbody tr", (all) =>
+    all.map((row) => ({
+      reason: row.lastElementChild?.textContent ?? "",
+      right: row.getBoundingClientRect().right - (row.closest("div")?.offsetLeft ?? 0),
+    })),
+  );
+  expect(printed).toHaveLength(rows);
+  expect(printed.every(({ right }) => right <= 976)).toBe(true);
+  expect(printed[0]?.reason).toMatch(/Every \d+/);
+  await page.evaluate(() => window.dispatchEvent(new Event("afterprint")));
+  await page.emulateMediaType();
+  await page.waitForFunction(() => document.querySelector(".board-print") === null);
+  await press(page, "Reach");
+});
+
 test("on paper stands every strip, across the page, with the time scale and what the marks mean", async () => {
   const { page, address } = app();
   await openBoard(page, address);

@@ -65,12 +65,14 @@ const MARKS: readonly ReachMark[] = [
 /** The marks that only a short reach has room for. */
 const NEAR_MARKS: ReadonlySet<number> = new Set([3, 14, 42]);
 const SHORT_REACH = 42;
-const ROOM_FOR_LABEL = 50;
+const ROOM_FOR_LABEL = 56;
+/** "Today" is a short word. */
+const ROOM_FOR_TODAY = 42;
 
 /** The marks that a drawing of this width has room to name. */
 export function reachMarks(scale: ReachScale): ReachMark[] {
   const shown: ReachMark[] = [];
-  let lastX = scale.todayX - ROOM_FOR_LABEL / 2;
+  let lastX = scale.todayX - (ROOM_FOR_LABEL - ROOM_FOR_TODAY);
   for (const mark of MARKS) {
     if (mark.offset > scale.ahead) continue;
     if (NEAR_MARKS.has(mark.offset) && scale.ahead > SHORT_REACH) continue;

@@ -9,7 +9,7 @@ import {
   type MeterId,
   type TaskReckoning,
 } from "@yonderfell/core";
-import { amount, counted, figure, NBSP } from "./format.js";
+import { amount, counted, figure, NBSP, spanOfDays } from "./format.js";
 import { distanceShown } from "./writing.js";
 
 /** What a meter is called. */
@@ -76,6 +76,15 @@ export function leftWords(limit: LimitReckoning, machine: BoardMachine): string 
   if (limit.remaining === null) return "";
   const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));
   return value > 0 ? `${amount(value, unit)} left${hard}` : `${amount(-value, unit)} over${hard}`;
+}
+
+/** What is left of a limit as a figure, also where it is time: `709 km left`, `5 weeks over`, `3 months left`. */
+export function figureLeft(limit: LimitReckoning, machine: BoardMachine): string {
+  if (limit.kind !== "calendar") return leftWords(limit, machine);
+  if (limit.remaining === null) return "";
+  if (limit.remaining === 0) return "due today";
+  const span = spanOfDays(Math.abs(limit.remaining));
+  return limit.remaining > 0 ? `${span} left` : `${span} over`;
 }
 
 /** The limit that governs a task, or null where none does. */

@@ -57,6 +57,12 @@ export function shareWords(
   return `${spanOfDays(days)} late, weighed as ${roundMoney(late, currency)}`;
 }
 
+/** A task that a visit could take in, with what that adds to what it costs: `Air filter: +3.20 cr`. */
+export function addWords(name: string, more: number | null, currency: string): string {
+  if (more === null) return `${name}: not due in these weeks`;
+  return more < 0.005 ? `${name}: adds nothing` : `${name}: +${roundMoney(more, currency)}`;
+}
+
 /** What a visit costs, in its parts: `visit 40 cr, belt 10 cr, life unused 3.20 cr`. */
 export function costParts({ fixed, accesses, turns }: VisitCost, currency: string): string {
   const wasted = turns.reduce((sum, share) => sum + share.wasted, 0);

@@ -8,7 +8,7 @@ import { candidateDays, firstOn } from "./candidates.js";
 import { cheapestDays } from "./cheapestDays.js";
 import { planIssuesOf, type PlanIssue } from "./planIssues.js";
 import { spareDays } from "./spareDays.js";
-import { isAllowed, turnKey, type Turn } from "./turn.js";
+import { isAllowed, nearestTurn, turnKey, type Turn } from "./turn.js";
 import type { MachineTurns } from "./turnsOf.js";
 import type { VisitDay } from "./visitDay.js";
 
@@ -112,11 +112,9 @@ function heldVisit(
   const day = dayOf(visit.date);
   const tasks = undone(visit, state);
   const own = tasks.flatMap((task): Turn[] => {
-    const left = turns.filter((turn) => turn.task === task && !taken.has(turnKey(turn)));
-    const [nearest] = left.sort(
-      (one, other) => Math.abs(one.due - day) - Math.abs(other.due - day),
-    );
-    if (nearest === undefined) return [];
+    const left = turns.filter((turn) => !taken.has(turnKey(turn)));
+    const nearest = nearestTurn(left, task, day);
+    if (nearest === null) return [];
     taken.add(turnKey(nearest));
     return [nearest];
   });

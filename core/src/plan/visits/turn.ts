@@ -42,6 +42,16 @@ export function turnKey({ task, number }: Pick<Turn, "task" | "number">): string
   return `${number} ${task}`;
 }
 
+/** Of some turns the one of a task that is nearest to a day, the earlier of two; null where there is none. */
+export function nearestTurn(turns: readonly Turn[], task: TaskId, day: DayNumber): Turn | null {
+  let nearest: Turn | null = null;
+  for (const turn of turns) {
+    if (turn.task !== task) continue;
+    if (nearest === null || Math.abs(turn.due - day) < Math.abs(nearest.due - day)) nearest = turn;
+  }
+  return nearest;
+}
+
 /** Whether a turn may be done on a day. */
 export function isAllowed({ earliest, latest, avoided }: Turn, day: DayNumber): boolean {
   if (avoided?.includes(day) === true) return false;

@@ -7,7 +7,7 @@ import { Standing } from "../../ui/Standing.js";
 import { because } from "../../words/because.js";
 import { dateRange, fullDate } from "../../words/format.js";
 import { TABLE_ROW } from "./tableLook.js";
-import { governing, leftWords } from "../../words/limitWords.js";
+import { figureLeft, governing, leftWords } from "../../words/limitWords.js";
 import { STATUS_WORD } from "../../words/statusWords.js";
 
 const CELL = "py-2 pr-4";
@@ -25,9 +25,6 @@ export const AheadRow = memo(function AheadRow({
   readonly measure?: (element: Element | null) => void;
 }): ReactElement {
   const { machine, task } = row;
-  const limit = governing(task);
-  const forecast = limit?.forecast ?? null;
-  const reasons = because(task, { machine, today });
   return (
     <tr
       ref={measure}
@@ -36,24 +33,7 @@ export const AheadRow = memo(function AheadRow({
       data-index={index}
       aria-rowindex={index === undefined ? undefined : index + 2}
     >
-      <State task={task} />
-      <td role="cell" className={`${CELL} whitespace-nowrap`}>
-        <Link to={`/yard/${encodeURIComponent(machine.machine.id)}`} className="hover:underline">
-          <span className="mr-2 font-mono font-bold">{machine.machine.tag}</span>
-          {machine.machine.name}
-        </Link>
-        <Standing machine={machine} today={today} />
-      </td>
-      <th role="rowheader" scope="row" className={`${CELL} font-semibold`}>
-        {task.task.name}
-      </th>
-      <Likely forecast={forecast} today={today} />
-      <td role="cell" className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
-        {limit === null ? "" : leftWords(limit, machine)}
-      </td>
-      <td role="cell" className={`${CELL} text-fine text-quiet`}>
-        {reasons.limits[0]?.sentences.join(" ")}
-      </td>
+      <AheadCells row={row} today={today} />
       <td role="cell" className={CELL}>
         <Link
           to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(task.task.id)}`}
@@ -66,6 +46,43 @@ export const AheadRow = memo(function AheadRow({
     </tr>
   );
 });
+
+/** What the table says of a task, on screen and on paper. */
+export function AheadCells({
+  row: { machine, task },
+  today,
+}: {
+  readonly row: BoardTask;
+  readonly today: DayNumber;
+}): ReactElement {
+  const limit = governing(task);
+  const reasons = because(task, { machine, today });
+  return (
+    <>
+      <State task={task} />
+      <td role="cell" className={`${CELL} whitespace-nowrap`}>
+        <Link to={`/yard/${encodeURIComponent(machine.machine.id)}`} className="hover:underline">
+          <span className="mr-2 font-mono font-bold">{machine.machine.tag}</span>
+          {machine.machine.name}
+        </Link>
+        <Standing machine={machine} today={today} />
+      </td>
+      <th role="rowheader" scope="row" className={`${CELL} text-left font-semibold`}>
+        {task.task.name}
+      </th>
+      <Likely forecast={limit?.forecast ?? null} today={today} />
+      <td role="cell" className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
+        {limit === null ? "" : figureLeft(limit, machine)}
+        {limit?.kind === "calendar" && (
+          <span className="block text-fine text-quiet">{leftWords(limit, machine)}</span>
+        )}
+      </td>
+      <td role="cell" className={`${CELL} text-fine text-quiet`}>
+        {reasons.limits[0]?.sentences.join(" ")}
+      </td>
+    </>
+  );
+}
 
 function State({ task }: Pick<BoardTask, "task">): ReactElement {
   return (

@@ -9,6 +9,7 @@ import { REACHES } from "../../../ui/reachScale.js";
 import { sentence } from "../../../words/format.js";
 import { GROUPING_WORDS, SHOWN_WORDS } from "./boardWords.js";
 import { PrintedBoard } from "./PrintedBoard.js";
+import { PrintedTable } from "./PrintedTable.js";
 import { usePrinting } from "./usePrinting.js";
 import { useBoardNames } from "./useBoardNames.js";
 import { ViewsDialog } from "./ViewsDialog.js";
@@ -23,6 +24,7 @@ export default function BoardTools({
   const [isOpen, setIsOpen] = useState(false);
   const [hasViews, setHasViews] = useState(false);
   const isPrinting = usePrinting();
+  const Printed = aheadAs === "reach" ? PrintedBoard : PrintedTable;
   return (
     <div className="flex flex-wrap items-center gap-x-3.5 gap-y-2 print:block">
       <ViewChoice />
@@ -51,7 +53,7 @@ export default function BoardTools({
         </span>
       </div>
       {hasViews && <ViewsDialog onClose={() => setHasViews(false)} />}
-      {isPrinting && aheadAs === "reach" && <PrintedBoard machines={machines} />}
+      {isPrinting && <Printed machines={machines} />}
     </div>
   );
 }

@@ -7,13 +7,8 @@ import { GroupTitle } from "../../../ui/GroupTitle.js";
 import { ReachAxis } from "../../../ui/ReachAxis.js";
 import { reachScale } from "../../../ui/reachScale.js";
 import { ReachPaints } from "../../../ui/ReachStrip.js";
-import { dateWithWeekday, sentence } from "../../../words/format.js";
-import { lookWords } from "./boardWords.js";
 import { useBoardGroups } from "./GroupedBoard.js";
-import { useBoardNames } from "./useBoardNames.js";
-
-/** As wide as A4 and Letter across, within their margins, in pixels. */
-const PAPER_WIDTH = 976;
+import { PAPER_WIDTH, PaperHead } from "./PaperHead.js";
 
 /** The whole board as it goes on paper: every strip, the time scale on each page, and what the marks mean. */
 export function PrintedBoard({
@@ -24,10 +19,6 @@ export function PrintedBoard({
   const groups = useBoardGroups(machines);
   const today = useAppSelector((state) => state.session.today);
   const reach = useAppSelector((state) => state.preferences.reach);
-  const words = lookWords(
-    useAppSelector((state) => state.boardLook),
-    useBoardNames(),
-  );
   const left = BOARD_ROOM.machine + BOARD_ROOM.name;
   const look = useMemo(
     (): BundleLook => ({
@@ -40,10 +31,7 @@ export function PrintedBoard({
   return (
     <div className="board-print hidden print:block" style={{ width: PAPER_WIDTH }}>
       <ReachPaints />
-      <p className="mb-1">
-        <strong>{dateWithWeekday(today)}</strong>
-        {words === "" ? "" : `: ${sentence(words)}`}
-      </p>
+      <PaperHead />
       <Legend />
       <table role="presentation" className="w-full border-collapse">
         <thead>

@@ -108,6 +108,6 @@ test("the due list has a row for each task that is not finished, dates as dates,
   const brake = data.find((row) => row[0] === "07" && row[2] === "Brake fluid");
   expect(brake?.slice(1, 9)).toEqual([
     ...["'=HYPERLINK()", "Brake fluid", "overdue", "", "2026-10-20", "2026-10-20", "2026-10-20"],
-    "24-month limit",
+    "5 weeks over",
   ]);
 });

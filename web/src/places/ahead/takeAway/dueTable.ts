@@ -1,7 +1,7 @@
 import { formatDay, type BoardMachine, type DayNumber } from "@yonderfell/core";
 import { because } from "../../../words/because.js";
 import { plainText } from "../../../words/format.js";
-import { governing, leftWords } from "../../../words/limitWords.js";
+import { figureLeft, governing } from "../../../words/limitWords.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 
 /** The due list as a table: a row a task that is not finished, with its date, its range and why. */
@@ -27,7 +27,7 @@ export function dueTable(board: readonly BoardMachine[], today: DayNumber): stri
           date(likely),
           date(early),
           date(late),
-          limit === null ? "" : plainText(leftWords(limit, machine)),
+          limit === null ? "" : plainText(figureLeft(limit, machine)),
           limit?.limit.hard === true ? "yes" : "",
           plainText(reasons.join(" ")),
         ];

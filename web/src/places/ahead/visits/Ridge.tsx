@@ -42,10 +42,11 @@ export function Ridge({
       onKeyDown={travel}
     >
       <div className="relative flex min-w-[46rem]">
-        {weeks.map((week) => (
+        {weeks.map((week, index) => (
           <WeekColumn
             key={week.monday}
             week={week}
+            isFirst={index === 0}
             most={most}
             line={line}
             isChosen={week.monday === chosen}
@@ -81,12 +82,14 @@ export function Ridge({
 
 function WeekColumn({
   week,
+  isFirst,
   most,
   line,
   isChosen,
   onChoose,
 }: {
   readonly week: Week<ListedVisit>;
+  readonly isFirst: boolean;
   readonly most: number;
   readonly line: number | null;
   readonly isChosen: boolean;
@@ -96,8 +99,6 @@ function WeekColumn({
   const held = heldHours(week);
   const heightOf = (hours: number): number => (HEIGHT * hours) / most;
   const over = line === null ? 0 : week.hours - line;
-  const { month, dayOfMonth } = partsFromDay(week.monday);
-  const isFirst = dayOfMonth <= 7;
   return (
     <button
       ref={setNodeRef}
@@ -129,14 +130,31 @@ function WeekColumn({
           style={{ height: heightOf(held) }}
         />
       </span>
-      <span
-        aria-hidden="true"
-        className={`w-full pt-0.5 text-center text-fine tabular-nums ${isChosen ? "font-bold" : "text-quiet"}`}
-      >
-        {dayOfMonth}
-        <span className="block h-5">{isFirst ? MONTHS[month - 1] : ""}</span>
-      </span>
+      <WeekDay {...{ week, isFirst, isChosen }} />
     </button>
+  );
+}
+
+/** The day a week begins on, with its month where that is new. */
+function WeekDay({
+  week,
+  isFirst,
+  isChosen,
+}: {
+  readonly week: Week<ListedVisit>;
+  readonly isFirst: boolean;
+  readonly isChosen: boolean;
+}): ReactElement {
+  const { month, dayOfMonth } = partsFromDay(week.monday);
+  const namesMonth = isFirst || dayOfMonth <= 7;
+  return (
+    <span
+      aria-hidden="true"
+      className={`w-full pt-0.5 text-center text-fine tabular-nums ${isChosen ? "font-bold" : "text-quiet"}`}
+    >
+      {dayOfMonth}
+      <span className="block h-5">{namesMonth ? MONTHS[month - 1] : ""}</span>
+    </span>
   );
 }
 

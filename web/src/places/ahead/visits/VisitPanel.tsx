@@ -5,9 +5,15 @@ import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
 import { shortDate } from "../../../words/format.js";
-import { costParts, roundMoney, shareWords, weekdayDate } from "../../../words/visitWords.js";
+import {
+  addWords,
+  costParts,
+  roundMoney,
+  shareWords,
+  weekdayDate,
+} from "../../../words/visitWords.js";
 import { DayMover } from "./DayMover.js";
-import { costOn, dayForSome, type ListedVisit } from "./visitModel.js";
+import { addableTo, costOn, dayForSome, type ListedVisit } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
 import { visitState } from "./VisitRow.js";
 
@@ -245,16 +251,21 @@ function VisitNote({ visit, changes }: VisitPanelProps): ReactElement | null {
   );
 }
 
-function AddTask({ visit, nameOf, tasks, changes }: VisitPanelProps): ReactElement | null {
-  const inIt = new Set([...visit.turns.map(({ task }) => task), ...visit.planned.others]);
-  const others = tasks.filter((task) => !inIt.has(task));
-  if (others.length === 0) return null;
+function AddTask(props: VisitPanelProps): ReactElement | null {
+  const { visit, nameOf, tasks, planning, currency, changes } = props;
+  const addable = addableTo(visit, tasks, planning);
+  if (addable.length === 0) return null;
   return (
-    <div className="w-52">
+    <div className="w-72 max-w-full">
       <SelectField<string>
-        label="Add a task"
+        label="Add a task, with what it adds to the cost"
         value=""
-        choices={[["", "choose"], ...others.map((task) => [task, nameOf(task)] as const)]}
+        choices={[
+          ["", "choose"],
+          ...addable.map(
+            ({ task, more }) => [task, addWords(nameOf(task), more, currency)] as const,
+          ),
+        ]}
         onChange={(task) => {
           if (task !== "") void changes.add(visit, task as TaskId);
         }}

@@ -113,7 +113,16 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
         weeks={ridge}
         hours={hours}
         chosen={week}
-        onChoose={(monday) => onWeek(monday === week ? null : monday)}
+        onChoose={(monday) => {
+          onWeek(monday === week ? null : monday);
+          // What stands open elsewhere has nothing to do with the week.
+          const isElsewhere = listed.some(
+            ({ key, day }) => key === open && mondayOf(day) !== monday,
+          );
+          if (!isElsewhere) return;
+          onOpen("");
+          onMove(null);
+        }}
       />
       <ListHead {...planned} />
       <VisitList {...planned} />

@@ -2,6 +2,7 @@ import {
   otherDays,
   costOfVisiting,
   mondayOf,
+  nearestTurn,
   spareDays,
   planUntil,
   turnKey,
@@ -80,6 +81,32 @@ export function visitsOn(machines: readonly PlannedMachine[], today: DayNumber):
 /** What a visit costs on a day. */
 export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Planning): VisitCost {
   return visitCostOn(turns, day, costOfVisiting(of.machine, planning), planning);
+}
+
+/** A task that a visit could take in too. */
+export interface Addable {
+  readonly task: TaskId;
+  /** What the visit would cost more; null where the task has no turn ahead. */
+  readonly more: number | null;
+}
+
+/** The tasks of its machine that a visit could take in on its day, with what each would add to what it costs. */
+export function addableTo(
+  visit: ListedVisit,
+  tasks: readonly TaskId[],
+  planning: Planning,
+): Addable[] {
+  const { day, turns, of, planned } = visit;
+  const inIt = new Set([...turns.map(({ task }) => task), ...planned.others]);
+  const before = costOn(visit, day, planning).total;
+  return tasks
+    .filter((task) => !inIt.has(task))
+    .map((task) => {
+      const turn = nearestTurn(of.plan.turns, task, day);
+      if (turn === null) return { task, more: null };
+      const { total } = costOn({ ...visit, turns: [...turns, turn] }, day, planning);
+      return { task, more: total - before };
+    });
 }
 
 /** The days a visit can be moved to, cheapest first. */

@@ -9,6 +9,7 @@ import {
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import {
+  addWords,
   blockedWords,
   costParts,
   hoursWords,
@@ -18,6 +19,7 @@ import {
 } from "../../../words/visitWords.js";
 import { VisitKeeper, type PlannedMachine } from "../../../work/visitKeeper.js";
 import {
+  addableTo,
   costOn,
   dayForSome,
   daysFor,
@@ -70,6 +72,30 @@ test("the cheapest day of other weeks is offered, cheapest week first, the own w
   expect(totals).toEqual([...totals].sort((one, other) => one - other));
   expect(weeks.map(({ day }) => mondayOf(day))).not.toContain(mondayOf(mower.day));
   expect(weeks).toHaveLength(3);
+});
+
+test("what a visit could take in is told with what it adds, as it costs once it is in", () => {
+  const bus = visitOf("07");
+  const all = BOOK.tasks?.filter(({ machine }) => machine === "m-bus").map(({ id }) => id) ?? [];
+  const addable = addableTo(bus, all, PLANNING);
+  const inIt = bus.turns.map(({ task }) => task);
+  expect(new Set([...addable.map(({ task }) => task), ...inIt])).toEqual(new Set(all));
+  const before = costOn(bus, bus.day, PLANNING).total;
+  const dear = addable.find(({ more }) => more !== null && more > 1);
+  const turn = bus.of.plan.turns.find(({ task }) => task === dear?.task);
+  if (turn === undefined) throw new Error("some task of the bus has a turn ahead");
+  const after = costOn({ ...bus, turns: [...bus.turns, turn] }, bus.day, PLANNING).total;
+  expect(dear?.more).toBeCloseTo(after - before, 9);
+  expect(addable.some(({ more }) => more === null)).toBe(true);
+});
+
+test("what a task adds to a visit is told in money, or that it adds nothing or is not due", () => {
+  const words = [12.4, 0.004, null].map((more) => plain(addWords("Air filter", more, "cr")));
+  expect(words).toEqual([
+    "Air filter: +12 cr",
+    "Air filter: adds nothing",
+    "Air filter: not due in these weeks",
+  ]);
 });
 
 test("what a visit costs is told in its parts", () => {
