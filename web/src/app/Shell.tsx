@@ -51,13 +51,14 @@ const A_DAY_MS = 86_400_000;
 /** How the database answers once this tab has had to let go of it. */
 const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
 
-/** What is fetched only when the board is in sight: the code that writes, words about exports and newer versions. */
+/** What is fetched only when the board is in sight: the code that writes and that plans, words about exports and newer versions. */
 function OnceShown(): ReactElement | null {
   const { storage } = useBook();
   const isIdle = useIdle(useAppSelector((state) => state.board.seq >= 0));
   useEffect(() => {
     if (!isIdle) return;
     void writingCode();
+    void import("./VisitPlans.js");
     // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
     const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
     storage.dropUnusedPictures(yesterday).catch((error: unknown) => {

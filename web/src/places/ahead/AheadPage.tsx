@@ -1,5 +1,7 @@
 import type { ReactElement, ReactNode } from "react";
 import { NavLink } from "react-router";
+import { useAppDispatch } from "../../app/store.js";
+import { visitsWanted } from "../../app/visits.js";
 import { Page } from "../../ui/Page.js";
 
 const VIEWS = [
@@ -8,6 +10,8 @@ const VIEWS = [
   ["/ahead/visits", "Visits"],
   ["/ahead/journeys", "Journeys"],
 ] as const;
+/** The views that show visits. */
+const WITH_VISITS: ReadonlySet<string> = new Set(["/ahead/today", "/ahead/visits"]);
 
 /** A page of what is ahead, with the way to the others. */
 export function AheadPage({
@@ -19,6 +23,7 @@ export function AheadPage({
   readonly aside?: ReactNode;
   readonly children: ReactNode;
 }): ReactElement {
+  const dispatch = useAppDispatch();
   return (
     <Page
       title={title}
@@ -31,6 +36,8 @@ export function AheadPage({
                 key={path}
                 end
                 to={path}
+                // They are planned while the page that shows them is still being fetched.
+                onClick={() => WITH_VISITS.has(path) && dispatch(visitsWanted())}
                 className={({ isActive }) =>
                   `flex min-h-10 items-center border-b-2 px-2.5 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
                 }
