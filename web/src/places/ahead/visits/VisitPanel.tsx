@@ -79,6 +79,10 @@ export function logPath({ of, turns, planned }: ListedVisit): string {
   return `/log/${encodeURIComponent(of.machine.id)}?${query}`;
 }
 
+/** A task of a visit: its name, date, cost and what can be done with it; on a narrow screen in two lines. */
+const ROW =
+  "grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline max-sm:grid-cols-[1fr_auto]";
+
 type Ticking = VisitPanelProps & {
   readonly ticked: readonly TaskId[];
   readonly onTick: (tasks: readonly TaskId[]) => void;
@@ -93,10 +97,7 @@ function Work(props: Ticking): ReactElement {
         <Turn key={share.turn.task} {...props} share={share} />
       ))}
       {visit.planned.others.map((task) => (
-        <li
-          key={task}
-          className="grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline max-sm:flex max-sm:flex-wrap"
-        >
+        <li key={task} className={ROW}>
           <span className="min-h-9 content-center font-medium">{nameOf(task)}</span>
           <span />
           <span className="text-quiet">added by hand, no turn ahead</span>
@@ -120,7 +121,7 @@ function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
     ...(access === null ? [] : [access]),
   ];
   return (
-    <li className="grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline first:border-t-0 max-sm:flex max-sm:flex-wrap">
+    <li className={`${ROW} first:border-t-0`}>
       <label className="flex min-h-9 items-center gap-2.5 font-medium max-sm:min-h-12">
         {countOf(visit) > 1 && (
           <input
@@ -135,7 +136,7 @@ function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
         )}
         {nameOf(task)}
       </label>
-      <span className="tabular-nums">{`due ${shortDate(due, today)}`}</span>
+      <span className="tabular-nums max-sm:text-right">{`due ${shortDate(due, today)}`}</span>
       <span className={`flex-1 ${isLate ? "font-semibold text-overdue" : "text-quiet"}`}>
         {words.join("; ")}
       </span>
