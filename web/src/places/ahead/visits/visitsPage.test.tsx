@@ -1,0 +1,230 @@
+/** @jest-environment jsdom */
+import "@testing-library/jest-dom";
+import type { Visit } from "@yonderfell/core";
+import { render, screen, waitFor, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import {
+  Around,
+  heldVisits,
+  layOutAsOnADesk,
+  openBookInMemory,
+  openStorage,
+  plain,
+  planVisits,
+} from "../../../../test/openedBook.js";
+import { BOOK } from "../../../../test/skarrowVale.js";
+import { store } from "../../../app/store.js";
+import { visitsFailed } from "../../../app/visits.js";
+import VisitsPage from "./VisitsPage.js";
+
+jest.mock("../../../app/openBook.js", () =>
+  jest.requireActual<object>("../../../../test/openedBook.js"),
+);
+
+beforeAll(layOutAsOnADesk);
+
+const user = userEvent.setup();
+
+/** The line of the first visit of a machine. */
+const lineOf = (tag: string): HTMLElement => {
+  const lines = screen.getAllByRole("button");
+  const line = lines.find(
+    (one) => one.dataset["visit"] !== undefined && one.textContent.includes(`${tag}`),
+  );
+  if (line === undefined) throw new Error(`no visit of ${tag}`);
+  return line;
+};
+
+/** The words of a line of the list. */
+const wordsOf = (line: HTMLElement): string => plain(line.textContent);
+
+/** Shows the page, with the visit of a machine in hand where one is named. */
+async function show(tag?: string): Promise<HTMLElement> {
+  await openBookInMemory();
+  render(<VisitsPage />, { wrapper: Around });
+  await screen.findByRole("heading", { name: "All visits ahead" });
+  if (tag === undefined) return document.body;
+  await user.click(lineOf(tag));
+  return screen.getByRole("group", { name: new RegExp(`^Visit of ${tag} on `) });
+}
+
+const button = (panel: HTMLElement, name: RegExp | string): HTMLElement =>
+  within(panel).getByRole("button", { name });
+
+/** The visits the book holds that it did not at first. */
+async function fresh(): Promise<readonly Visit[]> {
+  const before = new Set(BOOK.visits?.map(({ id }) => id));
+  return [...(await heldVisits()).values()].filter(({ id }) => !before.has(id));
+}
+
+/** Waits until the book holds so many visits more. */
+async function freshVisits(count: number): Promise<readonly Visit[]> {
+  await waitFor(async () => expect(await fresh()).toHaveLength(count));
+  await planVisits();
+  return fresh();
+}
+
+const dateOf = (line: HTMLElement): string => wordsOf(line).slice(0, 10);
+
+test("a visit that is accepted is in the book with all its tasks, and stands in the list as such", async () => {
+  const panel = await show("07");
+  const names = within(panel).getAllByRole("checkbox");
+  await user.click(button(panel, "Accept"));
+  const [visit] = await freshVisits(1);
+  expect(visit?.machine).toBe("m-bus");
+  expect(visit?.tasks).toHaveLength(names.length);
+  expect(wordsOf(lineOf("07"))).toMatch(/accepted$/);
+});
+
+test("the arrow keys move it, what that costs stands beside it, and it is kept only when it is said so", async () => {
+  const panel = await show("12");
+  const before = dateOf(lineOf("12"));
+  const mover = within(panel).getByRole("group", { name: /^Move it/ });
+  button(mover, /Later/).focus();
+  await user.keyboard("{ArrowRight}{ArrowRight}");
+  const status = within(mover).getByRole("status");
+  expect(plain(status.textContent)).toMatch(/[+−]\d/);
+  expect(dateOf(lineOf("12"))).not.toBe(before);
+  expect(await fresh()).toEqual([]);
+  await user.click(button(mover, /Leave it/));
+  expect(dateOf(lineOf("12"))).toBe(before);
+  button(mover, /Later/).focus();
+  await user.keyboard("{PageDown}");
+  const moved = within(mover).getByRole("status").textContent;
+  await user.click(button(mover, /^Move to/));
+  await waitFor(async () => {
+    const held = [...(await heldVisits()).values()].filter(({ machine }) => machine === "m-mower");
+    const known = BOOK.visits?.find(({ machine }) => machine === "m-mower");
+    expect(held[0]?.date).not.toBe(known?.date);
+  });
+  expect(plain(moved)).toMatch(/^(Mon|Tue|Wed|Thu|Fri) /);
+});
+
+test("some of its tasks are split off to another day", async () => {
+  const panel = await show("21");
+  const [first] = within(panel).getAllByRole("checkbox");
+  await user.click(first as HTMLElement);
+  await user.click(button(panel, /^Split off to /));
+  const [stays, goes] = await freshVisits(2);
+  expect(goes?.tasks).toHaveLength(1);
+  expect(stays?.tasks).not.toContain(goes?.tasks[0]);
+  expect(goes?.date).not.toBe(stays?.date);
+});
+
+test("a task is left out and is not in the visit the book then holds", async () => {
+  const panel = await show("21");
+  const names = within(panel).getAllByRole("checkbox").length;
+  const [leave] = within(panel).getAllByRole("button", { name: /^Leave out / });
+  await user.click(leave as HTMLElement);
+  const [visit] = await freshVisits(1);
+  expect(visit?.tasks).toHaveLength(names - 1);
+  expect(visit?.without).toHaveLength(1);
+  expect(visit?.tasks).not.toContain(visit?.without?.[0]);
+});
+
+test("a task is added, with what it adds told beforehand", async () => {
+  const panel = await show("07");
+  const choice = within(panel).getByRole("combobox", { name: /^Add a task/ });
+  const options = within(choice).getAllByRole<HTMLOptionElement>("option").slice(1);
+  for (const one of options) {
+    expect(plain(one.textContent)).toMatch(/: (\+[\d.]+ cr|adds nothing|not due in these weeks)$/);
+  }
+  const [some] = options;
+  await user.selectOptions(choice, some as HTMLOptionElement);
+  const [visit] = await freshVisits(1);
+  expect(visit?.tasks).toContain(some?.value);
+});
+
+test("it is pinned, says something, and is dropped", async () => {
+  const panel = await show("07");
+  await user.click(button(panel, "Pin to this day"));
+  const [pinned] = await freshVisits(1);
+  expect(pinned?.pinned).toBe(true);
+  const held = await screen.findByRole("group", { name: /^Visit of 07 on / });
+  await user.type(within(held).getByRole("textbox", { name: "Note" }), "after the fair");
+  await user.click(button(held, "Keep the note"));
+  await waitFor(async () => expect((await fresh())[0]?.note).toBe("after the fair"));
+  await planVisits();
+  const noted = screen.getByRole("group", { name: /^Visit of 07 on / });
+  await user.click(button(noted, "Unpin"));
+  await waitFor(async () => expect((await fresh())[0]?.pinned).toBe(false));
+  await planVisits();
+  await user.click(button(screen.getByRole("group", { name: /^Visit of 07 on / }), /^Drop/));
+  await freshVisits(0);
+});
+
+test("what stands in the way of a change is said, and nothing is lost", async () => {
+  const panel = await show("07");
+  openStorage().apply = () => Promise.reject(new Error("the disk is full"));
+  await user.click(button(panel, "Accept"));
+  const alert = await within(panel).findByText(/It was not saved: .*/);
+  expect(alert).toHaveAttribute("role", "alert");
+  expect(await fresh()).toEqual([]);
+});
+
+test("a week picked on the ridge shows its visits only, all of which are accepted at once", async () => {
+  await show("12");
+  const ridge = screen.getByRole("group", { name: "Hours of work by week" });
+  const weeks = within(ridge).getAllByRole("button");
+  expect(weeks[0]?.textContent).toMatch(/visits?, .* of work, .* of it accepted/);
+  weeks[0]?.focus();
+  await user.keyboard("{ArrowRight}");
+  expect(weeks[1]).toHaveFocus();
+  await user.keyboard("{ArrowLeft}{Enter}");
+  expect(weeks[0]).toHaveAttribute("aria-pressed", "true");
+  expect(screen.getByRole("heading", { name: /^Week of / })).toBeInTheDocument();
+  // What stood open elsewhere is put away.
+  expect(screen.queryByRole("group", { name: /^Visit of 12 on / })).toBeNull();
+  const accept = screen.getByRole("button", { name: /^Accept \d+\svisits? of this week$/ });
+  const count = Number(/\d+/.exec(accept.textContent)?.[0]);
+  await user.click(accept);
+  const visits = await freshVisits(count);
+  expect(new Set(visits.map(({ machine }) => machine)).size).toBe(count);
+  await user.click(screen.getByRole("button", { name: "All weeks" }));
+  expect(screen.getByRole("heading", { name: "All visits ahead" })).toBeInTheDocument();
+});
+
+test("a machine that can never be spared is told with what frees it, and a press does", async () => {
+  await show();
+  const issues = screen.getByRole("region", { name: "Cannot be kept to" });
+  const [line] = within(issues).getAllByRole("listitem");
+  expect(plain(line?.textContent)).toMatch(/There is no day for .* on 01: it cannot be spared/);
+  expect(within(issues).getByRole("link", { name: /^Days 01 is needed/ })).toHaveAttribute(
+    "href",
+    "/yard/m-ambulance/facts",
+  );
+  await user.click(within(issues).getByRole("button", { name: /^Spare 01 on / }));
+  const [visit] = await freshVisits(1);
+  expect(visit?.tasks.length).toBeGreaterThan(0);
+  expect(screen.queryByRole("region", { name: "Cannot be kept to" })).toBeNull();
+});
+
+test("a visit whose day has passed is logged, moved to the next day there is, or dropped", async () => {
+  await show();
+  const missed = screen.getByRole("region", { name: "Not logged on their day" });
+  expect(
+    within(missed)
+      .getByRole("link", { name: /Log it/ })
+      .getAttribute("href"),
+  ).toMatch(/^\/log\/m-pump\?task=/);
+  const known = BOOK.visits?.find(({ machine }) => machine === "m-pump");
+  await user.click(within(missed).getByRole("button", { name: /^Move to / }));
+  await waitFor(async () => {
+    const held = [...(await heldVisits()).values()].find(({ id }) => id === known?.id);
+    expect(held?.date.localeCompare(known?.date ?? "")).toBe(1);
+  });
+  await planVisits();
+  expect(screen.queryByRole("region", { name: "Not logged on their day" })).toBeNull();
+});
+
+test("a book without machines says so, and a plan that failed says why and what to do", async () => {
+  await openBookInMemory({ format: "yonderfell-book", version: 1 });
+  const { unmount } = render(<VisitsPage />, { wrapper: Around });
+  expect(await screen.findByText("The book has no machines yet.")).toBeInTheDocument();
+  unmount();
+  store.dispatch(visitsFailed("the disk is full"));
+  render(<VisitsPage />, { wrapper: Around });
+  expect(screen.getByRole("status")).toHaveTextContent(
+    "The visits could not be planned: the disk is full. Reload the page to try again.",
+  );
+});
