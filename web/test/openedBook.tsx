@@ -1,4 +1,5 @@
 import { reckonBoard, type Book, type VisitId, type Visit } from "@yonderfell/core";
+import { configure } from "@testing-library/react";
 import { act, type ReactElement, type ReactNode } from "react";
 import { Provider } from "react-redux";
 import { MemoryRouter } from "react-router";
@@ -69,8 +70,12 @@ export function Around({ children }: { readonly children: ReactNode }): ReactEle
 export const plain = (text: string | null | undefined): string =>
   (text ?? "").replaceAll("\u00a0", " ").replaceAll("\u2060", "");
 
+/** So long is waited for what is to come; patience, not a measure. */
+const PATIENCE_MS = 20_000;
+
 /** The test page has no layout: every element is as wide as a desk, and nothing watches its size. */
 export function layOutAsOnADesk(): void {
+  configure({ asyncUtilTimeout: PATIENCE_MS });
   Object.defineProperty(HTMLElement.prototype, "clientWidth", { configurable: true, value: 1220 });
   Object.defineProperty(Element.prototype, "scrollIntoView", {
     configurable: true,
