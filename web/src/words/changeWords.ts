@@ -18,7 +18,7 @@ const machineOf = ({ before, after }: RecordChange): string => {
 export function changeWords(change: Change, machines: readonly BoardMachine[]): string {
   const last = change.records.at(-1);
   const machine = machines.find((one) => last !== undefined && one.machine.id === machineOf(last));
-  const tag = machine?.machine.tag ?? "";
+  const tag = machine?.machine.tag ?? "a machine";
   if (change.command.endsWith("-visit")) return visitWords(change, tag);
   switch (change.command) {
     case "log-work":
@@ -38,18 +38,18 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     case "add-record":
     case "edit-record":
     case "remove-record":
-      return recordChangeWords(change.command, last, tag);
+      return recordChangeWords(change.command, last, machine?.machine.tag ?? "");
     case "take-out-of-service":
       return `${tag} taken out of service`;
     case "release-for-service":
       return `release of ${tag}`;
     case "apply-plan":
-      return `${counted(change.records.length, "task")} for ${machine?.machine.tag ?? "a machine"}`;
+      return `${counted(change.records.length, "task")} for ${tag}`;
     case "decide-baseline":
     case "finish-baseline":
-      return `taking on of ${machine?.machine.tag ?? "a machine"}`;
+      return `taking on of ${tag}`;
     case "write-ladder":
-      return `ladder of ${machine?.machine.tag ?? "a machine"}`;
+      return `ladder of ${tag}`;
     case "note-reminder":
       return `reminder of ${tag}`;
     case "add-meter":
