@@ -83,6 +83,33 @@ test("a proposed visit is moved by the keyboard with what it costs, kept in the 
   expect(await waitForLine(page, "15", "proposed")).toBe(before);
 });
 
+test("a visit is dragged by its grip onto a week, to its cheapest day there, and left where it was", async () => {
+  const { page, address } = app();
+  // Tall enough for the ridge and the line to be in sight at once.
+  await page.setViewport({ width: 1280, height: 1600 });
+  await openVisits(page, address);
+  const before = await lineOf(page, "12");
+  const line = await page.waitForSelector(LINE("12"));
+  const grip = await line?.evaluateHandle((one) => one.previousElementSibling as Element);
+  const from = await grip?.asElement()?.clickablePoint();
+  const weeks = await page.$$("[data-week]");
+  const onto = await weeks[3]?.clickablePoint();
+  if (from === undefined || onto === undefined)
+    throw new Error("the grip and the week are in sight");
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 12, from.y - 12, { steps: 3 });
+  await page.mouse.move(onto.x, onto.y, { steps: 8 });
+  await page.mouse.up();
+  const move = await page.waitForSelector(
+    "[role=group][aria-label^='Move it'] ::-p-text(Move to )",
+  );
+  expect(await move?.evaluate((one) => one.textContent)).toMatch(/Move to \w+\s1[4-8]\sDec/);
+  await press(page, "Leave it");
+  await waitForLine(page, "12", before.slice(4, 9));
+  await page.setViewport({ width: 1280, height: 800 });
+});
+
 test("a week's visits are accepted at once, one is pinned, a task is left out of it, and it is dropped", async () => {
   const { page, address } = app();
   await openVisits(page, address);

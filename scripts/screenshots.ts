@@ -20,7 +20,7 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { name: "ahead", path: "ahead", wait: "Library bus" },
+  { name: "ahead", path: "ahead", wait: "Grouped by" },
   { name: "today", path: "ahead/today", wait: "Due by law or warranty" },
   {
     name: "visits",
@@ -35,7 +35,7 @@ const SHOTS: readonly Shot[] = [
   {
     name: "because",
     path: "ahead",
-    wait: "Library bus",
+    wait: "Grouped by",
     then: async ({ page }) => {
       await page.click("[data-strip='t-bus-oil']");
       await waitForWords(page, "By the handbook intervals.");

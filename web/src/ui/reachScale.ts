@@ -65,7 +65,7 @@ const MARKS: readonly ReachMark[] = [
 /** The marks that only a short reach has room for. */
 const NEAR_MARKS: ReadonlySet<number> = new Set([3, 14, 42]);
 const SHORT_REACH = 42;
-const ROOM_FOR_LABEL = 56;
+const ROOM_FOR_LABEL = 53;
 /** "Today" is a short word. */
 const ROOM_FOR_TODAY = 42;
 

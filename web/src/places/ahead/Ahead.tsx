@@ -39,7 +39,7 @@ export default function Ahead(): ReactElement {
         </div>
       )}
       {isEmpty && <p className="py-10 text-quiet">The book has no machines yet.</p>}
-      <div className="min-h-10 max-sm:mb-3">
+      <div className="min-h-10.5 max-sm:mb-3">
         <Suspense>{hasTools && <BoardTools machines={machines} />}</Suspense>
       </div>
       <div className="screen-only">

@@ -25,18 +25,16 @@ interface VisitRowProps {
 /** A visit as a line of the list; what is opened stands under it as its child. */
 export function VisitRow(props: VisitRowProps): ReactElement {
   const { visit, children } = props;
-  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({ id: visit.key });
+  const { listeners, setNodeRef, isDragging } = useDraggable({ id: visit.key });
   return (
     <li className="border-t border-hairline">
       <div
         className={`grid grid-cols-[1.25rem_1fr] items-start hover:bg-wash ${isDragging ? "bg-wash" : ""}`}
       >
+        {/* For the pointer only: the keyboard moves it in its panel. */}
         <span
           ref={setNodeRef}
           {...listeners}
-          {...attributes}
-          tabIndex={-1}
-          role="presentation"
           aria-hidden="true"
           title="Drag to another week"
           className="flex h-11 cursor-grab touch-none items-center text-quiet max-sm:invisible"
