@@ -3,7 +3,7 @@ import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
 import { useRef, type KeyboardEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { roundMoney, weekdayDate } from "../../../words/visitWords.js";
-import { costOn, daysFor, nextSpare, otherWeeks } from "./visitModel.js";
+import { costOn, daysFor, nextSpare, otherWeeks, pastHardLimits } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
 
 /** So many other weeks are offered. */
@@ -62,6 +62,9 @@ export function DayMover(props: VisitPanelProps): ReactElement {
           <MoveButtons day={weekdayDate(visit.day, today)} onKeep={keep} onLeave={end} />
         )}
       </div>
+      <p role="alert" className="font-semibold text-overdue empty:hidden">
+        {brokenWords(props)}
+      </p>
       <OtherWeeks {...props} onGo={go} />
     </div>
   );
@@ -88,6 +91,12 @@ function MoveButtons({
       </button>
     </>
   );
+}
+
+/** Which hard limits the day of a visit is past; empty where none is. */
+function brokenWords({ visit, nameOf }: VisitPanelProps): string {
+  const names = pastHardLimits(visit).map((task) => nameOf(task).toLowerCase());
+  return names.length === 0 ? "" : `Past the hard limit of ${names.join(", ")}.`;
 }
 
 /** How much more than where it stands a visit costs on another day: `+3.20 cr`. */

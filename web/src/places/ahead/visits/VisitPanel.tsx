@@ -127,7 +127,7 @@ function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
           <input
             type="checkbox"
             aria-label={`Choose ${nameOf(task)}`}
-            className="size-4.5 accent-(--clear)"
+            className="size-4.5 shrink-0 accent-(--clear)"
             checked={ticked.includes(task)}
             onChange={({ target }) =>
               onTick(target.checked ? [...ticked, task] : ticked.filter((one) => one !== task))

@@ -83,6 +83,11 @@ export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Pla
   return visitCostOn(turns, day, costOfVisiting(of.machine, planning), planning);
 }
 
+/** The tasks of a visit whose hard limits its day is past. */
+export function pastHardLimits({ turns, day }: Pick<ListedVisit, "turns" | "day">): TaskId[] {
+  return turns.flatMap(({ task, hardEnd }) => (hardEnd !== null && day > hardEnd ? [task] : []));
+}
+
 /** A task that a visit could take in too. */
 export interface Addable {
   readonly task: TaskId;

@@ -100,6 +100,22 @@ test("the arrow keys move it, what that costs stands beside it, and it is kept o
   expect(plain(moved)).toMatch(/^(Mon|Tue|Wed|Thu|Fri) /);
 });
 
+test("moved past a hard limit, it says so beside the day, and of which task", async () => {
+  const panel = await show("33");
+  const mover = within(panel).getByRole("group", { name: /^Move it/ });
+  expect(within(panel).queryByText(/^Past the hard limit/)).toBeNull();
+  button(mover, /Later/).focus();
+  await user.keyboard("{PageDown}{PageDown}");
+  const warning = within(panel).getByText(
+    "Past the hard limit of haul rope and splice, examination.",
+  );
+  expect(warning).toHaveAttribute("role", "alert");
+  await user.click(button(mover, /^Move to/));
+  await freshVisits(1);
+  const issues = screen.getByRole("region", { name: "Cannot be kept to" });
+  expect(plain(issues.textContent)).toMatch(/The visit of 33 on .* comes after haul rope/);
+});
+
 test("some of its tasks are split off to another day", async () => {
   const panel = await show("21");
   const [first] = within(panel).getAllByRole("checkbox");
