@@ -65,7 +65,10 @@ export class ChainPlan {
     let next = end;
     const until = Math.min(end - 1, this.chain.mustBy(from));
     for (let day = at + 1; day <= until; day += 1) {
-      const sum = this.chain.between(from, day) + (this.paid[day] as number) + this.leastAfter(day);
+      const rest = this.withIt[day] as number;
+      // What is settled before that visit costs nothing at the least.
+      if (rest >= cost) continue;
+      const sum = this.chain.between(from, day) + rest;
       if (sum < cost) [cost, next] = [sum, day];
     }
     return { cost, next };

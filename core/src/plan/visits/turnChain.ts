@@ -42,10 +42,6 @@ export class TurnChain {
     this.deadlines = new Float64Array(days + 1).fill(NaN);
   }
 
-  get size(): number {
-    return this.turns.length;
-  }
-
   /** The least that its turns whose cheapest days lie after `from` and not after `to` cost, where these are neighbouring visits. */
   between(from: number, to: number): number {
     const place = (from + 1) * (this.days + 1) + to;
