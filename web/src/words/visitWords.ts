@@ -43,7 +43,7 @@ export function roundMoney(amount: number, currency: string): string {
 
 /** How far from its date a turn is done, and what that costs: `12 days early, 3.20 cr of it thrown away`. */
 export function shareWords(
-  { turn, wasted, late }: TurnShare,
+  { turn, wasted, late, counts }: TurnShare,
   day: DayNumber,
   currency: string,
 ): string {
@@ -51,15 +51,30 @@ export function shareWords(
   if (days === 0) return "on its day";
   if (days < 0) {
     const early = `${spanOfDays(-days)} early`;
+    if (!counts) return `${early}, too early to count for it`;
     if (turn.interval === null) return `${early}, nothing lost: its dates are fixed`;
     return `${early}, ${roundMoney(wasted, currency)} of its life unused`;
   }
   return `${spanOfDays(days)} late, weighed as ${roundMoney(late, currency)}`;
 }
 
+/** A task that a visit could take in too. */
+export interface Addable {
+  readonly task: TaskId;
+  /** What the visit would cost more; null where the task has no turn ahead. */
+  readonly more: number | null;
+  /** Whether it would count for its turn on the day of the visit. */
+  readonly counts: boolean;
+}
+
 /** A task that a visit could take in, with what that adds to what it costs: `Air filter: +3.20 cr`. */
-export function addWords(name: string, more: number | null, currency: string): string {
+export function addWords(
+  name: string,
+  { more, counts }: Pick<Addable, "more" | "counts">,
+  currency: string,
+): string {
   if (more === null) return `${name}: not due in these weeks`;
+  if (!counts) return `${name}: too early to count`;
   return more < 0.005 ? `${name}: adds nothing` : `${name}: +${roundMoney(more, currency)}`;
 }
 

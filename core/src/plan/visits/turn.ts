@@ -58,6 +58,16 @@ export function isAllowed({ earliest, latest, avoided }: Turn, day: DayNumber): 
   return day >= earliest && (latest === null || day <= latest);
 }
 
+/** Whether a turn done on a day counts for it: on a fixed grid not before its days (due rules §5). */
+export function countsOn({ interval, earliest }: Turn, day: DayNumber): boolean {
+  return interval !== null || day >= earliest;
+}
+
+/** Whether a day is past what the law or a warranty allows for a turn. */
+export function isPastHardEnd({ hardEnd }: Turn, day: DayNumber): boolean {
+  return hardEnd !== null && day > hardEnd;
+}
+
 /**
  * What it costs to do a turn on a day: early, its value by the share of the interval that is thrown
  * away; late, so much a day within the grace and so much more past it. Convex in the day. It does not

@@ -3,7 +3,7 @@ import { day, someDays, someTurns, turn, WEIGHTS } from "../../../test/turns.js"
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { ChainPlan } from "./chainPlan.js";
 import { chainsOf } from "./chainsOf.js";
-import { costOfTurn, isAllowed, nearestTurn, type Turn } from "./turn.js";
+import { costOfTurn, countsOn, isAllowed, isPastHardEnd, nearestTurn, type Turn } from "./turn.js";
 import { BEFORE, chainedTurn, TurnChain } from "./turnChain.js";
 
 const DAYS = [90, 95, 100, 105, 110] as DayNumber[];
@@ -122,4 +122,17 @@ test("of the turns of a task the nearest to a day is found, the earlier of two a
     nearestTurn(turns, "oil" as Turn["task"], to as DayNumber)?.number;
   expect([nearest(91), nearest(100), nearest(101)]).toEqual([1, 1, 2]);
   expect(nearestTurn(turns, "belt" as Turn["task"], 100 as DayNumber)).toBeNull();
+});
+
+test("on fixed dates what is done before its days does not count; elsewhere it does, early as it is", () => {
+  const onGrid = turn("test", 100, { earliest: 80, interval: null });
+  const counts = [79, 80, 120].map((to) => countsOn(onGrid, to as DayNumber));
+  expect(counts).toEqual([false, true, true]);
+  expect(countsOn(turn("oil", 100, { earliest: 80 }), 60 as DayNumber)).toBe(true);
+});
+
+test("a hard end is passed on the day after it, and never where there is none", () => {
+  const hard = turn("test", 100, { hardEnd: 96 });
+  expect([96, 97].map((to) => isPastHardEnd(hard, to as DayNumber))).toEqual([false, true]);
+  expect(isPastHardEnd(turn("oil", 100), 300 as DayNumber)).toBe(false);
 });

@@ -1,6 +1,6 @@
 import type { Planning } from "../../book/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import { costOfTurn, isAllowed, type Turn } from "./turn.js";
+import { costOfTurn, countsOn, isAllowed, type Turn } from "./turn.js";
 
 /** What a visit costs, in the book's money, part by part. */
 export interface VisitCost {
@@ -16,8 +16,8 @@ export interface TurnShare {
   readonly turn: Turn;
   readonly wasted: number;
   readonly late: number;
-  /** Whether the day is among those on which the turn may be done. */
-  readonly isAllowed: boolean;
+  /** Whether it counts for the turn when done that day. */
+  readonly counts: boolean;
 }
 
 /** What a visit with some turns costs on a day: each access once; the turns' parts and labour are paid on any day and not in it. */
@@ -32,7 +32,7 @@ export function visitCostOn(
   const shares = turns.map((turn) => ({
     turn,
     ...costOfTurn(turn, day, planning),
-    isAllowed: isAllowed(turn, day),
+    counts: countsOn(turn, day),
   }));
   const total =
     visitCost +

@@ -1,4 +1,4 @@
-import type { TaskId, TurnShare } from "@yonderfell/core";
+import { isPastHardEnd, type TaskId, type TurnShare } from "@yonderfell/core";
 import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -113,7 +113,7 @@ const countOf = ({ turns, planned }: ListedVisit): number => turns.length + plan
 function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
   const { visit, nameOf, today, currency, ticked, onTick, share } = props;
   const { task, due, hardEnd, access } = share.turn;
-  const isLate = hardEnd !== null && visit.day > hardEnd;
+  const isLate = isPastHardEnd(share.turn, visit.day);
   const hard = isLate ? "past its hard limit" : `hard limit ${shortDate(hardEnd ?? due, today)}`;
   const words = [
     shareWords(share, visit.day, currency),
@@ -263,9 +263,7 @@ function AddTask(props: VisitPanelProps): ReactElement | null {
         value=""
         choices={[
           ["", "choose"],
-          ...addable.map(
-            ({ task, more }) => [task, addWords(nameOf(task), more, currency)] as const,
-          ),
+          ...addable.map((one) => [one.task, addWords(nameOf(one.task), one, currency)] as const),
         ]}
         onChange={(task) => {
           if (task !== "") void changes.add(visit, task as TaskId);

@@ -1,4 +1,6 @@
 import {
+  countsOn,
+  isPastHardEnd,
   otherDays,
   costOfVisiting,
   mondayOf,
@@ -15,6 +17,7 @@ import {
   type Turn,
   type VisitCost,
 } from "@yonderfell/core";
+import type { Addable } from "../../../words/visitWords.js";
 import type { PlannedMachine } from "../../../work/visitKeeper.js";
 
 /** A visit as the page lists it. */
@@ -85,14 +88,7 @@ export function costOn({ of, turns }: ListedVisit, day: DayNumber, planning: Pla
 
 /** The tasks of a visit whose hard limits its day is past. */
 export function pastHardLimits({ turns, day }: Pick<ListedVisit, "turns" | "day">): TaskId[] {
-  return turns.flatMap(({ task, hardEnd }) => (hardEnd !== null && day > hardEnd ? [task] : []));
-}
-
-/** A task that a visit could take in too. */
-export interface Addable {
-  readonly task: TaskId;
-  /** What the visit would cost more; null where the task has no turn ahead. */
-  readonly more: number | null;
+  return turns.filter((turn) => isPastHardEnd(turn, day)).map(({ task }) => task);
 }
 
 /** The tasks of its machine that a visit could take in on its day, with what each would add to what it costs. */
@@ -108,9 +104,9 @@ export function addableTo(
     .filter((task) => !inIt.has(task))
     .map((task) => {
       const turn = nearestTurn(of.plan.turns, task, day);
-      if (turn === null) return { task, more: null };
+      if (turn === null) return { task, more: null, counts: false };
       const { total } = costOn({ ...visit, turns: [...turns, turn] }, day, planning);
-      return { task, more: total - before };
+      return { task, more: total - before, counts: countsOn(turn, day) };
     });
 }
 

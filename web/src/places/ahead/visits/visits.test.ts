@@ -2,6 +2,7 @@ import {
   addDays,
   mondayOf,
   planningOf,
+  visitCostOn,
   type DayNumber,
   type PlanIssue,
   type TaskId,
@@ -89,13 +90,27 @@ test("what a visit could take in is told with what it adds, as it costs once it 
   expect(addable.some(({ more }) => more === null)).toBe(true);
 });
 
-test("what a task adds to a visit is told in money, or that it adds nothing or is not due", () => {
-  const words = [12.4, 0.004, null].map((more) => plain(addWords("Air filter", more, "cr")));
-  expect(words).toEqual([
+test("what a task adds to a visit is told in money, or why it would be no use", () => {
+  const said = (more: number | null, counts = true): string =>
+    plain(addWords("Air filter", { more, counts }, "cr"));
+  expect([said(12.4), said(0.004), said(null, false), said(0, false)]).toEqual([
     "Air filter: +12 cr",
     "Air filter: adds nothing",
     "Air filter: not due in these weeks",
+    "Air filter: too early to count",
   ]);
+});
+
+test("what is done on fixed dates loses nothing early, but is said not to count where it is too early", () => {
+  const turns = machines.flatMap(({ plan }) => plan.turns);
+  const turn = turns.find(({ interval, earliest }) => interval === null && earliest > TODAY);
+  if (turn === undefined) throw new Error("something of Skarrow Vale is due on fixed dates");
+  const on = (day: DayNumber): string => {
+    const [share] = visitCostOn([turn], day, 40, PLANNING).turns;
+    return share === undefined ? "" : plain(shareWords(share, day, "cr"));
+  };
+  expect(on(turn.earliest)).toMatch(/early, nothing lost: its dates are fixed$/);
+  expect(on(addDays(turn.earliest, -1))).toMatch(/early, too early to count for it$/);
 });
 
 test("what a visit costs is told in its parts", () => {
