@@ -21,7 +21,7 @@ interface Shot {
 
 const SHOTS: readonly Shot[] = [
   { name: "ahead", path: "ahead", wait: "Grouped by" },
-  { name: "today", path: "ahead/today", wait: "Due by law or warranty" },
+  { name: "today", path: "ahead/today", wait: "and is not logged" },
   {
     name: "visits",
     path: "ahead/visits",
