@@ -13,6 +13,7 @@ import { errorWords } from "../../words/errorWords.js";
 import { fullDate } from "../../words/format.js";
 import type { Found } from "../../work/finder.js";
 import { search } from "../../work/findClient.js";
+import { useLineInHand, type Line } from "./useLineInHand.js";
 
 const MOST = 30;
 const NOTHING: readonly Found[] = [];
@@ -40,36 +41,20 @@ function addressOf({ kind, id, machine, title }: Found): string {
 }
 
 function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
-  const navigate = useNavigate();
-  const dispatch = useAppDispatch();
-  const undoState = useAppSelector((state) => state.undo);
-  const openTask = useAppSelector((state) => state.session.openTask);
-  const undo = useUndo();
   const [words, setWords] = useState("");
-  const { found, failure, isLooking } = useFound(useDeferredValue(words));
-  const commands = commandsFitting(commandsOf(navigate, dispatch, undoState, undo), words);
-  // A command whose very name is being typed is meant before anything of the book.
-  const meant = commands.filter((command) => begins(command, words));
-  const others = commands.filter((command) => !begins(command, words));
-  const first = [
-    ...meant.map(valueOfCommand),
-    ...found.map(valueOf),
-    ...others.map(valueOfCommand),
-  ][0];
-  const choice = useChoice(first ?? "", found, words);
-  const go = (one: Found): void => {
-    onClose();
-    if (one.kind === "task" && openTask !== one.id) dispatch(taskOpened(one.id));
-    void navigate(addressOf(one));
-  };
-  const nothing = words.trim() !== "" && !isLooking && found.length + commands.length === 0;
+  const { found, failure, isLooking } = useFound(words);
+  const { lines, isMeant } = useLines(words, found, onClose);
+  // A command that is named stands first whatever else is found: it waits for no answer.
+  const hand = useLineInHand(lines, words, isLooking && !isMeant);
+  const nothing = words.trim() !== "" && !isLooking && failure === "" && lines.length === 0;
   return (
     <Command
       shouldFilter={false}
+      disablePointerSelection
       label="Find"
       className="mt-2 pb-3"
-      value={choice.value}
-      onValueChange={choice.choose}
+      value={hand.value}
+      onKeyDown={hand.onKeyDown}
     >
       <Command.Input
         autoFocus
@@ -79,18 +64,17 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
         className={`${FIELD} text-large`}
       />
       <Command.List className="mt-2 max-h-[60vh] overflow-y-auto">
-        <CommandItems commands={meant} onClose={onClose} />
-        {found.map((one) => (
+        {lines.map(({ value, take, body }) => (
           <Command.Item
-            key={`${one.kind} ${one.id}`}
-            value={valueOf(one)}
-            onSelect={() => go(one)}
+            key={value}
+            value={value}
+            onSelect={take}
+            onMouseMove={() => hand.choose(value)}
             className={ITEM}
           >
-            <FoundLine found={one} />
+            {body}
           </Command.Item>
         ))}
-        <CommandItems commands={others} onClose={onClose} />
       </Command.List>
       <p role="status" className="px-3 pt-2 text-quiet">
         {isLooking && found.length === 0 && "Looking…"}
@@ -101,57 +85,57 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   );
 }
 
-const valueOf = ({ kind, id }: Found): string => `${kind} ${id}`;
-const valueOfCommand = ({ name }: NamedCommand): string => `command ${name}`;
-
-interface Choice {
-  readonly value: string;
-  readonly choose: (value: string) => void;
-}
-
-/** The line in hand: the first of what was found, until the person goes to another one. */
-function useChoice(first: string, found: readonly Found[], words: string): Choice {
-  const [chosen, setChosen] = useState({ value: "", first: "", found, words });
-  const isStill = chosen.first === first && chosen.found === found && chosen.words === words;
-  return {
-    value: isStill ? chosen.value : first,
-    choose: (value) => setChosen({ value, first, found, words }),
+/** What can be taken: what of the book fits the words, among the commands that do. */
+function useLines(
+  words: string,
+  found: readonly Found[],
+  onClose: () => void,
+): { readonly lines: readonly FindLine[]; readonly isMeant: boolean } {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const undoState = useAppSelector((state) => state.undo);
+  const openTask = useAppSelector((state) => state.session.openTask);
+  const undo = useUndo();
+  const goTo = (one: Found): void => {
+    onClose();
+    if (one.kind === "task" && openTask !== one.id) dispatch(taskOpened(one.id));
+    void navigate(addressOf(one));
   };
+  const run = (command: NamedCommand): void => {
+    onClose();
+    command.run();
+  };
+  const commands = commandsFitting(commandsOf(navigate, dispatch, undoState, undo), words);
+  // A command whose very name is being typed is meant before anything of the book.
+  const meant = commands.filter((command) => begins(command, words));
+  const lines = [
+    ...meant.map((command) => commandLine(command, run)),
+    ...found.map((one) => foundLine(one, goTo)),
+    ...commands
+      .filter((command) => !begins(command, words))
+      .map((command) => commandLine(command, run)),
+  ];
+  return { lines, isMeant: meant.length > 0 };
 }
 
 const begins = ({ name }: NamedCommand, words: string): boolean =>
   words.trim() !== "" && name.toLowerCase().startsWith(words.trim().toLowerCase());
 
-function CommandItems({
-  commands,
-  onClose,
-}: {
-  readonly commands: readonly NamedCommand[];
-  readonly onClose: () => void;
-}): ReactElement {
-  return (
+type FindLine = Line & { readonly body: ReactElement };
+
+function commandLine(command: NamedCommand, run: (command: NamedCommand) => void): FindLine {
+  const body = (
     <>
-      {commands.map((command) => (
-        <Command.Item
-          key={command.name}
-          value={valueOfCommand(command)}
-          onSelect={() => {
-            onClose();
-            command.run();
-          }}
-          className={ITEM}
-        >
-          <span className="min-w-0 flex-1">{command.name}</span>
-          <span className="text-fine text-quiet">{command.keys}</span>
-          <span className="w-20 text-right text-fine text-quiet">command</span>
-        </Command.Item>
-      ))}
+      <span className="min-w-0 flex-1">{command.name}</span>
+      <span className="text-fine text-quiet">{command.keys}</span>
+      <span className="w-20 text-right text-fine text-quiet">command</span>
     </>
   );
+  return { value: `command ${command.name}`, take: () => run(command), body };
 }
 
-function FoundLine({ found }: { readonly found: Found }): ReactElement {
-  return (
+function foundLine(found: Found, goTo: (found: Found) => void): FindLine {
+  const body = (
     <>
       <span className="w-10 shrink-0 font-mono font-bold">{found.tag}</span>
       <span className="min-w-0 flex-1">
@@ -163,6 +147,7 @@ function FoundLine({ found }: { readonly found: Found }): ReactElement {
       </span>
     </>
   );
+  return { value: `${found.kind} ${found.id}`, take: () => goTo(found), body };
 }
 
 /** What of the book fits the words; the last answer stands until the next one comes. */
@@ -172,6 +157,7 @@ function useFound(words: string): {
   readonly isLooking: boolean;
 } {
   const { entry } = useBook();
+  const asked = useDeferredValue(words);
   const [answer, setAnswer] = useState<{ words: string; found: readonly Found[] }>({
     words: "",
     found: [],
@@ -179,21 +165,25 @@ function useFound(words: string): {
   const [failure, setFailure] = useState("");
   useEffect(() => {
     let isWanted = true;
-    if (words.trim() === "") return undefined;
+    if (asked.trim() === "") return undefined;
     search()
-      .find(entry.database, words, MOST)
+      .find(entry.database, asked, MOST)
       .then(
-        (found) => isWanted && setAnswer({ words, found }),
+        (found) => {
+          if (!isWanted) return;
+          setAnswer({ words: asked, found });
+          setFailure("");
+        },
         (error: unknown) => isWanted && setFailure(errorWords(error)),
       );
     return () => {
       isWanted = false;
     };
-  }, [entry.database, words]);
+  }, [entry.database, asked]);
   const isEmpty = words.trim() === "";
   return {
     found: isEmpty ? NOTHING : answer.found,
     failure,
-    isLooking: !isEmpty && answer.words !== words,
+    isLooking: !isEmpty && failure === "" && answer.words !== words,
   };
 }
