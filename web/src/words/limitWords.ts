@@ -71,7 +71,7 @@ export function limitName(limit: LimitReckoning, machine: BoardMachine): string 
 
 /** What is left of a limit in the unit that governs: `709 km left`, `4 h over`, `24-month limit`. */
 export function leftWords(limit: LimitReckoning, machine: BoardMachine): string {
-  const hard = limit.limit.hard === true ? ", hard" : "";
+  const hard = limit.limit.hard === true ? ", no grace" : "";
   if (limit.kind === "calendar") return `${limitName(limit, machine)}${hard}`;
   if (limit.remaining === null) return "";
   const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));

@@ -112,13 +112,13 @@ export function issueWords(
           ? ""
           : ` The first day it can be done is ${weekdayDate(issue.first, today)}.`;
       return {
-        what: `${nameOf(issue.task)} on ${tag} had to be done by ${fullDate(issue.end)}, ${over} ago (a hard limit).`,
+        what: `${nameOf(issue.task)} on ${tag} had to be done by ${fullDate(issue.end)}, ${over} ago (by law or warranty).`,
         frees: `Let ${tag} stand until it is done.${first}`,
       };
     }
     case "no-day-before-hard-end":
       return {
-        what: `${nameOf(issue.task)} on ${tag} must be done by ${weekdayDate(issue.end, today)} (a hard limit), and there is no day for it: ${reasonsWords(issue.blocked.map(({ blocked }) => blocked))}.`,
+        what: `${nameOf(issue.task)} on ${tag} must be done by ${weekdayDate(issue.end, today)} (by law or warranty), and there is no day for it: ${reasonsWords(issue.blocked.map(({ blocked }) => blocked))}.`,
         frees: spareWords(dayToSpare(issue, today), tag, today),
       };
     case "no-day-at-all":
@@ -128,7 +128,7 @@ export function issueWords(
       };
     case "visit-after-hard-end":
       return {
-        what: `The visit of ${tag} on ${weekdayDate(issue.day, today)} comes after ${nameOf(issue.task).toLowerCase()} must be done, ${weekdayDate(issue.end, today)} (a hard limit).`,
+        what: `The visit of ${tag} on ${weekdayDate(issue.day, today)} comes after ${nameOf(issue.task).toLowerCase()} must be done, ${weekdayDate(issue.end, today)} (by law or warranty).`,
         frees: "Move the visit to that day or before it.",
       };
   }

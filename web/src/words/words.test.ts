@@ -127,7 +127,7 @@ test("words beside a strip say the date and what is left, or plainly that there 
     return plain(`${strong} | ${rest}`);
   };
   expect(words("m-bus", "t-bus-brake-fluid")).toBe("Overdue since 20 Oct | 24-month limit");
-  expect(words("m-bus", "t-bus-lift")).toBe("29 Nov | 6-month limit, hard");
+  expect(words("m-bus", "t-bus-lift")).toBe("29 Nov | 6-month limit, no grace");
   expect(words("m-hatch", "t-hatch-belt")).toBe("Unknown | no record to count from");
   expect(words("m-hatch", "t-hatch-running-in")).toBe("Finished | nothing to come");
 });

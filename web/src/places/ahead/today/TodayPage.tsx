@@ -6,12 +6,14 @@ import { useBook } from "../../../app/openBook.js";
 import { meterReadingOpened } from "../../../app/session.js";
 import { useAppDispatch, useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
+import type { VisitsState } from "../../../app/visits.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import type { BoardTask } from "../../../ui/boardOrder.js";
 import { because } from "../../../words/because.js";
 import {
   dateWithWeekday,
   dialFigureWithUnit,
+  sentence,
   shortDate,
   spanOfDays,
 } from "../../../words/format.js";
@@ -31,8 +33,9 @@ export default function TodayPage(): ReactElement {
   const phase = useAppSelector((state) => state.board.phase);
   const today = useAppSelector((state) => state.session.today);
   const asks = useMemo(() => todayOf(board, today), [board, today]);
-  const { machines } = useVisits();
-  const visits = useMemo(() => visitsOn(machines, today), [machines, today]);
+  const plan = useVisits();
+  const visits = useMemo(() => visitsOn(plan.machines, today), [plan.machines, today]);
+  const isWhole = phase === "ready" && plan.phase === "ready";
   return (
     <AheadPage
       title="Today"
@@ -55,13 +58,13 @@ export default function TodayPage(): ReactElement {
           tasks={asks.forbidden}
           today={today}
         />
-        <VisitsToday visits={visits} today={today} />
+        <VisitsToday visits={visits} today={today} plan={plan} />
         <Tasks title="Due by law or warranty" tasks={asks.byLaw} today={today} />
         <Tasks title="To follow up" tasks={asks.followUps} today={today} />
         <Tasks title="Overdue and due" tasks={asks.due} today={today} />
         <Tasks title="With each use" tasks={asks.eachUse} today={today} />
         <Meters meters={asks.meters} today={today} />
-        {phase === "ready" && visits.length === 0 && asksNothing(asks) && (
+        {isWhole && visits.length === 0 && asksNothing(asks) && (
           <p className="py-10 text-quiet">Nothing asks for you today.</p>
         )}
       </div>
@@ -186,7 +189,7 @@ function Stopped({
         <Line
           key={machine.machine.id}
           machine={machine.machine}
-          what={<strong className="text-overdue">{stop.reason}</strong>}
+          what={<strong className="text-overdue">{sentence(stop.reason)}</strong>}
           state={`Since ${shortDate(dayOf(stop.since), today)}${stop.by ? `, by ${stop.by}` : ""}`}
         />
       ))}
@@ -194,19 +197,29 @@ function Stopped({
   );
 }
 
+/** Why the visits of the day are not all there; undefined where they are. */
+function planNote({ phase, reason, machines }: VisitsState): string | undefined {
+  if (phase === "failed")
+    return `They could not be planned: ${reason}. Reload the page to try again.`;
+  return phase === "ready" || machines.length > 0 ? undefined : "Being put together…";
+}
+
 function VisitsToday({
   visits,
   today,
+  plan,
 }: {
   readonly visits: readonly ListedVisit[];
   readonly today: DayNumber;
+  readonly plan: VisitsState;
 }): ReactElement | null {
   const nameOf = useTaskNames();
-  if (visits.length === 0) return null;
+  const note = planNote(plan);
+  if (visits.length === 0 && note === undefined) return null;
   const namesOf = ({ turns, planned }: ListedVisit): string =>
     [...turns.map(({ task }) => task), ...planned.others].map(nameOf).join(" · ");
   return (
-    <Part title="Visits">
+    <Part title="Visits" note={note}>
       {visits.map((visit) => (
         <Line
           key={visit.key}

@@ -1,11 +1,12 @@
 /** @jest-environment jsdom */
 import "@testing-library/jest-dom";
-import { render, screen, within } from "@testing-library/react";
+import { act, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { reckonBoard, type Book } from "@yonderfell/core";
 import { Around, layOutAsOnADesk, openBookInMemory, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
+import { visitsClosed, visitsFailed, visitsPlanning } from "../../../app/visits.js";
 import TodayPage from "./TodayPage.js";
 
 jest.mock("../../../app/openBook.js", () =>
@@ -40,7 +41,7 @@ test("a machine out of service is told with its reason, since when and by whom",
   await show();
   expect(linesOf("Out of service")).toEqual([
     expect.stringMatching(
-      /^25Tracked carriercrack in the left idler arm.*Since 17 Nov, by Edda Thwaite$/,
+      /^25Tracked carrierCrack in the left idler arm.*Since 17 Nov, by Edda Thwaite$/,
     ),
   ]);
 });
@@ -56,7 +57,7 @@ test("each line of work says its state, why, and has a way to log it", async () 
       );
     }
   }
-  expect(linesOf("Due by law or warranty").every((line) => line.includes("hard"))).toBe(true);
+  expect(linesOf("Due by law or warranty").every((line) => line.includes("no grace"))).toBe(true);
 });
 
 test("work for others says what to tell them", async () => {
@@ -98,7 +99,21 @@ test("the sheet is printed on a press", async () => {
   expect(print).toHaveBeenCalledTimes(1);
 });
 
-test("a day that asks for nothing says so", async () => {
+test("while visits are put together, and where they cannot be, the sheet says so", async () => {
+  await openBookInMemory();
+  act(() => void store.dispatch(visitsClosed()));
+  render(<TodayPage />, { wrapper: Around });
+  expect(part("Visits")).toHaveTextContent("Being put together…");
+  act(() => void store.dispatch(visitsFailed("the disk is full")));
+  expect(part("Visits")).toHaveTextContent(
+    "They could not be planned: the disk is full. Reload the page to try again.",
+  );
+  await act(() => openBookInMemory());
+  expect(part("Visits")).not.toHaveTextContent("planned");
+  expect(linesOf("Visits")).toHaveLength(1);
+});
+
+test("a day that asks for nothing says so, once all is known", async () => {
   const quiet: Book = {
     ...BOOK,
     tasks: [],
@@ -109,4 +124,6 @@ test("a day that asks for nothing says so", async () => {
   expect(reckonBoard(quiet, TODAY).flatMap(({ tasks }) => tasks)).toEqual([]);
   await show(quiet);
   expect(screen.getByText("Nothing asks for you today.")).toBeInTheDocument();
+  act(() => void store.dispatch(visitsPlanning()));
+  expect(screen.queryByText("Nothing asks for you today.")).toBeNull();
 });
