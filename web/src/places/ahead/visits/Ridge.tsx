@@ -20,6 +20,12 @@ function travel(event: KeyboardEvent<HTMLDivElement>): void {
   weeks[at + (event.key === "ArrowRight" ? 1 : -1)]?.focus();
 }
 
+/** The Monday of the week at a point of the window, null where there is none. */
+export function weekAt({ x, y }: { readonly x: number; readonly y: number }): DayNumber | null {
+  const week = document.elementFromPoint(x, y)?.closest("[data-week]")?.getAttribute("data-week");
+  return week === null || week === undefined ? null : (Number(week) as DayNumber);
+}
+
 /** The ridge: hours of work ahead by week as a skyline against a line for the hours there are. */
 export function Ridge({
   weeks,

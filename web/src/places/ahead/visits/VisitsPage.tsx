@@ -1,4 +1,11 @@
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import {
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from "@dnd-kit/core";
 import {
   addDays,
   mondayOf,
@@ -19,7 +26,8 @@ import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../stores/useCurrency.js";
 import { AheadPage } from "../AheadPage.js";
 import { MissedVisits } from "./MissedVisits.js";
-import { Ridge } from "./Ridge.js";
+import { Ridge, weekAt } from "./Ridge.js";
+import { useReleasePoint } from "./useReleasePoint.js";
 import { useTaskNames } from "./useTaskNames.js";
 import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
 import { daysFor, listVisits, type ListedVisit, type Moving } from "./visitModel.js";
@@ -90,10 +98,12 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
     () => ridgeOf(listed, today, planning.weeks + 1),
     [listed, today, planning.weeks],
   );
-  const dragged = ({ active, over }: DragEndEvent): void => {
+  const released = useReleasePoint();
+  const dragged = ({ active }: DragEndEvent): void => {
     const visit = listed.find(({ key }) => key === active.id);
-    if (visit === undefined || over === null) return;
-    const first = daysFor(visit, today, planning).find(({ day }) => mondayOf(day) === over.id);
+    const monday = weekAt(released.current);
+    if (visit === undefined || monday === null) return;
+    const first = daysFor(visit, today, planning).find(({ day }) => mondayOf(day) === monday);
     onOpen(visit.key);
     if (first !== undefined) onMove({ key: visit.key, day: first.day });
     else notifyFailure("On no day of that week may all of it be done.");
@@ -105,7 +115,7 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
     ...{ visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week, onWeek },
   };
   return (
-    <DndContext sensors={sensors} onDragEnd={dragged}>
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dragged}>
       <Summary listed={listed} ridge={ridge} hours={hours.hours} today={today} />
       <VisitIssues machines={machines} nameOf={nameOf} today={today} />
       <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
