@@ -65,6 +65,7 @@ test.each<readonly [Change, string]>([
   [change("accept-visit", visit), "visit of 07"],
   [change("accept-visit", visit, visit), "2 visits"],
   [change("move-visit", visit), "change of a visit of 07"],
+  [change("move-visit", visit, visit), "moving of 2 visits"],
   [change("drop-visit", visit), "dropping of a visit of 07"],
   [change("something-newer", visit), "change of 1 record"],
 ])("%#: what was changed is said in a few words", (one, words) => {

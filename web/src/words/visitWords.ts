@@ -41,6 +41,11 @@ export function roundMoney(amount: number, currency: string): string {
   return currency === "" ? figure(amount) : `${figure(amount)}${NBSP}${currency}`;
 }
 
+/** How much more something costs, or less: `+3.20 cr`, `−12 cr`. */
+export function moreCost(more: number, currency: string): string {
+  return `${more < 0 ? "−" : "+"}${roundMoney(Math.abs(more), currency)}`;
+}
+
 /** How far from its date a turn is done, and what that costs: `12 days early, 3.20 cr of it thrown away`. */
 export function shareWords(
   { turn, wasted, late, counts }: TurnShare,

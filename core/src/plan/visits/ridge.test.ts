@@ -30,6 +30,11 @@ test("hours are summed by week; what has no estimate is counted, what is for oth
   expect(hoursOf({ ...visit(MONDAY, [30]), otherMinutes: 30 })).toBe(1);
 });
 
+test("a week that is just full holds no more than there is", () => {
+  const visits = Array.from({ length: 30 }, () => visit(MONDAY, [20]));
+  expect(ridgeOf(visits, MONDAY, 1)[0]?.hours).toBe(10);
+});
+
 test.each([
   [[{ hoursAWeek: 30 }, { hoursAWeek: 20, hasLeft: true }], [{ hoursAWeek: 40 }], 30],
   [[{ hoursAWeek: 30 }, { hoursAWeek: 20 }], [{ hoursAWeek: 40 }], 40],

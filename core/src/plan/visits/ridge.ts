@@ -49,12 +49,13 @@ export interface Week<V extends CountedVisit = CountedVisit> {
   readonly visits: readonly V[];
 }
 
-/** The hours of one's own work in a visit, 0 where it is for others. */
-export function hoursOf({ turns, otherMinutes, isOutside }: CountedVisit): number {
-  if (isOutside) return 0;
-  const minutes = turns.reduce((sum, turn) => sum + (turn.minutes ?? 0), otherMinutes);
-  return minutes / MINUTES_AN_HOUR;
+/** The minutes of one's own work in a visit, 0 where it is for others. */
+export function minutesOf({ turns, otherMinutes, isOutside }: CountedVisit): number {
+  return isOutside ? 0 : turns.reduce((sum, turn) => sum + (turn.minutes ?? 0), otherMinutes);
 }
+
+/** The hours of one's own work in a visit, 0 where it is for others. */
+export const hoursOf = (visit: CountedVisit): number => minutesOf(visit) / MINUTES_AN_HOUR;
 
 /** The work of `count` weeks from the one that `from` is in, week by week. */
 export function ridgeOf<V extends CountedVisit>(
@@ -69,7 +70,8 @@ export function ridgeOf<V extends CountedVisit>(
   }
   return byWeek.map((own, index) => ({
     monday: addDays(first, index * DAYS_A_WEEK),
-    hours: own.reduce((sum, visit) => sum + hoursOf(visit), 0),
+    // In minutes first, so that thirds of an hour make no more than they are.
+    hours: own.reduce((sum, visit) => sum + minutesOf(visit), 0) / MINUTES_AN_HOUR,
     unknown: own
       .filter(({ isOutside }) => !isOutside)
       .flatMap(({ turns }) => turns)

@@ -2,7 +2,7 @@ import { addDays, type DayNumber } from "@yonderfell/core";
 import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
 import { useRef, type KeyboardEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { roundMoney, weekdayDate } from "../../../words/visitWords.js";
+import { moreCost, weekdayDate } from "../../../words/visitWords.js";
 import { costOn, daysFor, nextSpare, otherWeeks, pastHardLimits } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
 
@@ -102,7 +102,7 @@ function brokenWords({ visit, nameOf }: VisitPanelProps): string {
 /** How much more than where it stands a visit costs on another day: `+3.20 cr`. */
 function moreWords({ visit, planning, currency }: VisitPanelProps, total: number): string {
   const more = total - costOn(visit, visit.planned.day, planning).total;
-  return `${more < 0 ? "−" : "+"}${roundMoney(Math.abs(more), currency)}`;
+  return moreCost(more, currency);
 }
 
 function DayInHand(props: VisitPanelProps): ReactElement {

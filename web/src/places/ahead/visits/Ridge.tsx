@@ -122,9 +122,9 @@ function WeekColumn({
       >
         {week.hours > 0 && (
           <span
-            className={`text-center text-fine leading-tight tabular-nums ${over > 0 ? "font-bold text-overdue" : "text-quiet"}`}
+            className={`relative z-10 self-center text-center text-fine leading-tight tabular-nums ${isOver || isChosen ? "bg-wash" : "bg-ground group-hover:bg-wash"} ${over > 0 ? "font-bold text-overdue" : "text-quiet"}`}
           >
-            {figure(week.hours, week.hours < 9.95 ? 1 : 0)}
+            {figure(week.hours, week.hours < 99.95 ? 1 : 0)}
           </span>
         )}
         <span

@@ -21,12 +21,14 @@ import { useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
 import type { VisitsState } from "../../../app/visits.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { counted, sentence } from "../../../words/format.js";
+import { counted } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../stores/useCurrency.js";
 import { AheadPage } from "../AheadPage.js";
+import { MakeRoom } from "./MakeRoom.js";
 import { MissedVisits } from "./MissedVisits.js";
 import { Ridge, weekAt } from "./Ridge.js";
+import { roomIn, type VisitMove, type WeekRoom } from "./roomModel.js";
 import { useReleasePoint } from "./useReleasePoint.js";
 import { useTaskNames } from "./useTaskNames.js";
 import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
@@ -34,6 +36,7 @@ import { daysFor, listVisits, type ListedVisit, type Moving } from "./visitModel
 import { VisitIssues } from "./VisitIssues.js";
 import { VisitPanel } from "./VisitPanel.js";
 import { VisitRow } from "./VisitRow.js";
+import { VisitsSummary } from "./VisitsSummary.js";
 import { Weights } from "./Weights.js";
 
 const TakeAway = lazy(() => import("../takeAway/TakeAway.js"));
@@ -116,7 +119,7 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   };
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dragged}>
-      <Summary listed={listed} ridge={ridge} hours={hours.hours} today={today} />
+      <VisitsSummary {...{ listed, ridge, today, onWeek }} hours={hours.hours} />
       <VisitIssues machines={machines} nameOf={nameOf} today={today} />
       <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
       <Ridge
@@ -152,34 +155,53 @@ function shownOf({ week, listed, ridge }: Planned): readonly ListedVisit[] {
 
 function ListHead(props: Planned): ReactElement {
   const { week, today, onWeek, changes } = props;
+  const room = useRoom(props);
+  const currency = useCurrency();
   const head = useRef<HTMLHeadingElement>(null);
   const acceptable = shownOf(props).filter(({ planned }) => planned.visit === null);
   const acceptAll = async (): Promise<void> => {
     // The button goes with what it did.
     if (await changes.accept(acceptable)) head.current?.focus();
   };
+  const moveAll = async (moves: readonly VisitMove[]): Promise<void> => {
+    if (await changes.moveAll(moves)) head.current?.focus();
+  };
   return (
-    <div className="mt-4 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
-      <h2 ref={head} tabIndex={-1} className="text-large font-bold outline-none">
-        {week === null
-          ? "All visits ahead"
-          : `Week of ${weekdayDate(week, today)} to ${weekdayDate(addDays(week, 6), today)}`}
-      </h2>
-      {week !== null && (
-        <div className="flex flex-wrap gap-3">
-          {acceptable.length > 0 && (
-            <button type="button" className={QUIET_BUTTON} onClick={() => void acceptAll()}>
-              <CheckCheck size={18} aria-hidden="true" />
-              {`Accept ${counted(acceptable.length, "visit")} of this week`}
+    <>
+      <div className="mt-4 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <h2 ref={head} tabIndex={-1} className="text-large font-bold outline-none">
+          {week === null
+            ? "All visits ahead"
+            : `Week of ${weekdayDate(week, today)} to ${weekdayDate(addDays(week, 6), today)}`}
+        </h2>
+        {week !== null && (
+          <div className="flex flex-wrap gap-3">
+            {acceptable.length > 0 && (
+              <button type="button" className={QUIET_BUTTON} onClick={() => void acceptAll()}>
+                <CheckCheck size={18} aria-hidden="true" />
+                {`Accept ${counted(acceptable.length, "visit")} of this week`}
+              </button>
+            )}
+            <button type="button" className={QUIET_BUTTON} onClick={() => onWeek(null)}>
+              All weeks
             </button>
-          )}
-          <button type="button" className={QUIET_BUTTON} onClick={() => onWeek(null)}>
-            All weeks
-          </button>
-        </div>
+          </div>
+        )}
+      </div>
+      {room !== null && (
+        <MakeRoom {...{ room, today, currency }} onMoveAll={(moves) => void moveAll(moves)} />
       )}
-    </div>
+    </>
   );
+}
+
+/** How to make room in the week chosen; null where none is, or it holds no more than there is. */
+function useRoom({ week, ridge, today, visits }: Planned): WeekRoom | null {
+  const { planning, hours } = visits;
+  return useMemo(() => {
+    const chosen = ridge.find(({ monday }) => monday === week);
+    return chosen === undefined ? null : roomIn(chosen, ridge, hours.hours, today, planning);
+  }, [week, ridge, today, planning, hours.hours]);
 }
 
 function VisitList(props: Planned): ReactElement {
@@ -234,40 +256,5 @@ function VisitList(props: Planned): ReactElement {
         </button>
       )}
     </>
-  );
-}
-
-function Summary({
-  listed,
-  ridge,
-  hours,
-  today,
-}: {
-  readonly listed: readonly ListedVisit[];
-  readonly ridge: readonly Week<ListedVisit>[];
-  readonly hours: number | null;
-  readonly today: DayNumber;
-}): ReactElement {
-  const held = listed.filter(({ planned }) => planned.visit !== null).length;
-  const next = listed[0];
-  const over = hours === null ? undefined : ridge.find((week) => week.hours > hours);
-  const unknown = ridge.reduce((sum, week) => sum + week.unknown, 0);
-  const sentences = [
-    next === undefined
-      ? ""
-      : `Next: ${next.of.machine.tag} ${next.of.machine.name}, ${weekdayDate(next.day, today)}.`,
-    `${sentence(counted(listed.length, "visit"))} ahead, ${held} in the book.`,
-    over === undefined
-      ? ""
-      : `The week of ${weekdayDate(over.monday, today)} holds more than there are hours for.`,
-    unknown === 0
-      ? ""
-      : `${counted(unknown, "turn")} without an estimate of time are not in the hours.`,
-  ];
-  return (
-    <p className="mb-3">
-      <strong>{sentences[0]}</strong>{" "}
-      <span className="text-quiet">{sentences.slice(1).filter(Boolean).join(" ")}</span>
-    </p>
   );
 }

@@ -17,12 +17,15 @@ import {
 import { surroundings } from "../../../app/openBook.js";
 import { useApply } from "../../../app/useApply.js";
 import { weekdayDate } from "../../../words/visitWords.js";
+import type { VisitMove } from "./roomModel.js";
 import type { ListedVisit } from "./visitModel.js";
 
 /** What can be done with a visit; each answers whether it is saved. What is only proposed is accepted with it. */
 export interface VisitChanges {
   readonly accept: (visits: readonly ListedVisit[]) => Promise<boolean>;
   readonly move: (visit: ListedVisit, day: DayNumber) => Promise<boolean>;
+  /** Several at once, as one change. */
+  readonly moveAll: (moves: readonly VisitMove[]) => Promise<boolean>;
   readonly pin: (visit: ListedVisit, isPinned: boolean) => Promise<boolean>;
   readonly add: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
   readonly leaveOut: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
@@ -53,6 +56,16 @@ function written(visit: ListedVisit, more: Partial<NewVisit> = {}): NewVisit {
 
 const accepted = (visit: ListedVisit, more: Partial<NewVisit>): Change =>
   acceptVisits([written(visit, more)], contextOf(visit));
+
+function moved(visit: ListedVisit, day: DayNumber): Change {
+  const { visit: held } = visit.planned;
+  return held === null ? accepted(visit, { day }) : moveVisit(held, day);
+}
+
+function movedAll(moves: readonly VisitMove[]): Change {
+  const records = moves.flatMap(({ visit, day }) => moved(visit, day).records);
+  return { command: "move-visit", records };
+}
 
 function acceptedAll(visits: readonly ListedVisit[]): Change {
   const records = visits.flatMap((visit) => accepted(visit, {}).records);
@@ -88,10 +101,10 @@ export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges
     // Of several none is the one in hand.
     accept: (visits) =>
       (visits.length === 1 ? apply : make)(acceptedAll(visits), acceptedWords(visits)),
-    move: (visit, day) => {
-      const { visit: held } = visit.planned;
-      const change = held === null ? accepted(visit, { day }) : moveVisit(held, day);
-      return apply(change, `${tagOf(visit)} is on ${on(day)}.`);
+    move: (visit, day) => apply(moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
+    moveAll: (moves) => {
+      const where = moves.map(({ visit, day }) => `${tagOf(visit)} is on ${on(day)}`);
+      return make(movedAll(moves), `${where.join(", ")}.`);
     },
     pin: (visit, isPinned) => {
       const { visit: held } = visit.planned;

@@ -2,6 +2,7 @@ import {
   addDays,
   mondayOf,
   planningOf,
+  ridgeOf,
   visitCostOn,
   type DayNumber,
   type PlanIssue,
@@ -19,6 +20,7 @@ import {
   weekdayDate,
 } from "../../../words/visitWords.js";
 import { VisitKeeper, type PlannedMachine } from "../../../work/visitKeeper.js";
+import { roomIn, type WeekRoom } from "./roomModel.js";
 import {
   addableTo,
   costOn,
@@ -73,6 +75,44 @@ test("the cheapest day of other weeks is offered, cheapest week first, the own w
   expect(totals).toEqual([...totals].sort((one, other) => one - other));
   expect(weeks.map(({ day }) => mondayOf(day))).not.toContain(mondayOf(mower.day));
   expect(weeks).toHaveLength(3);
+});
+
+/** The weeks ahead, and how to make room in the one that holds most where there are so many hours. */
+function roomWith(hours: number | null, listed = listVisits(machines, null)): WeekRoom | null {
+  const ridge = ridgeOf(listed, TODAY, PLANNING.weeks + 1);
+  const most = ridge.reduce((one, other) => (other.hours > one.hours ? other : one));
+  return roomIn(most, ridge, hours, TODAY, PLANNING);
+}
+
+test("moves that make room leave no week with more than there are hours for, at what each is said to cost", () => {
+  const listed = listVisits(machines, null);
+  const most = Math.max(...ridgeOf(listed, TODAY, PLANNING.weeks + 1).map(({ hours }) => hours));
+  const room = roomWith(most - 1);
+  expect(room?.over).toBeCloseTo(1);
+  const moves = room?.moves ?? [];
+  expect(moves.length).toBeGreaterThan(0);
+  const after = listed.map((visit) => {
+    const move = moves.find((one) => one.visit.key === visit.key);
+    return move === undefined ? visit : { ...visit, day: move.day };
+  });
+  for (const { hours } of ridgeOf(after, TODAY, PLANNING.weeks + 1)) {
+    expect(hours).toBeLessThanOrEqual(most - 1);
+  }
+  for (const { visit, day, more } of moves) {
+    const cost = (on: DayNumber): number => costOn(visit, on, PLANNING).total;
+    expect(more).toBeCloseTo(cost(day) - cost(visit.day), 9);
+    expect(mondayOf(day)).not.toBe(mondayOf(visit.day));
+  }
+});
+
+test("a week that is not too full asks for no room; what is pinned makes none", () => {
+  expect(roomWith(null)).toBeNull();
+  expect(roomWith(100)).toBeNull();
+  const pinned = listVisits(machines, null).map((visit): ListedVisit => ({
+    ...visit,
+    planned: { ...visit.planned, visit: { pinned: true } as never },
+  }));
+  expect(roomWith(1, pinned)?.moves).toBeNull();
 });
 
 test("what a visit could take in is told with what it adds, as it costs once it is in", () => {

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import "@testing-library/jest-dom";
-import type { Visit } from "@yonderfell/core";
+import { dayOf, type Visit } from "@yonderfell/core";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import {
@@ -12,9 +12,10 @@ import {
   plain,
   planVisits,
 } from "../../../../test/openedBook.js";
-import { BOOK } from "../../../../test/skarrowVale.js";
+import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
 import { visitsFailed } from "../../../app/visits.js";
+import { weekdayDate } from "../../../words/visitWords.js";
 import VisitsPage from "./VisitsPage.js";
 
 jest.mock("../../../app/openBook.js", () =>
@@ -114,6 +115,22 @@ test("moved past a hard limit, it says so beside the day, and of which task", as
   await freshVisits(1);
   const issues = screen.getByRole("region", { name: "Cannot be kept to" });
   expect(plain(issues.textContent)).toMatch(/The visit of 33 on .* comes after haul rope/);
+});
+
+test("a week that holds too much is gone to, and one press makes room in it", async () => {
+  await show();
+  await user.click(screen.getByRole("button", { name: /^The week of / }));
+  const room = screen.getByRole("region", { name: /more than there are$/ });
+  const [move, ...others] = within(room).getAllByRole("listitem");
+  expect(plain(move?.textContent)).toMatch(/^\d\d.* to (Mon|Tue|Wed|Thu|Fri) .*, [\d.]+ h, \+/);
+  await user.click(within(room).getByRole("button", { name: /^Move (it|all \d)$/ }));
+  const moved = await freshVisits(others.length + 1);
+  expect(screen.queryByRole("region", { name: /more than there are$/ })).toBeNull();
+  expect(screen.getByRole("heading", { name: /^Week of / })).toHaveFocus();
+  const [first] = moved;
+  expect(plain(move?.textContent)).toContain(
+    ` to ${plain(weekdayDate(dayOf(first?.date ?? ""), TODAY))}`,
+  );
 });
 
 test("some of its tasks are split off to another day", async () => {

@@ -1,0 +1,127 @@
+import fc from "fast-check";
+import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
+import { makeRoom, type Movable, type RoomMove } from "./makeRoom.js";
+import { mondayOf } from "./spareDays.js";
+
+const MONDAY = dayOf("2027-01-04");
+const week = (number: number): DayNumber => addDays(MONDAY, 7 * number);
+/** A visit of so many minutes, with what each other week costs, cheapest first. */
+const visit = (minutes: number, ...more: readonly (readonly [week: number, more: number])[]) =>
+  ({
+    minutes,
+    elsewhere: more.map(([number, cost]) => ({ day: addDays(week(number), 2), more: cost })),
+  }) satisfies Movable;
+const EVERY = (): number => Infinity;
+const told = (moves: readonly RoomMove[] | null): unknown =>
+  moves?.map(({ at, to }) => [at, (mondayOf(to.day) - MONDAY) / 7, to.more]);
+
+test("the cheapest that free enough go, not the first and not the largest", () => {
+  const visits = [visit(240, [1, 30]), visit(90, [1, 4]), visit(60, [2, 5]), visit(30, [1, 1])];
+  expect(told(makeRoom(visits, 120, EVERY))).toEqual([
+    [3, 1, 1],
+    [1, 1, 4],
+  ]);
+  expect(told(makeRoom(visits, 200, EVERY))).toEqual([[0, 1, 30]]);
+});
+
+test("of two ways that cost the same the one with fewer moves is taken", () => {
+  const visits = [visit(60, [1, 5]), visit(60, [1, 5]), visit(120, [1, 10])];
+  expect(told(makeRoom(visits, 120, EVERY))).toEqual([[2, 1, 10]]);
+});
+
+test("a week without room is passed over, and two do not overfill one together", () => {
+  const visits = [visit(60, [1, 2], [2, 9]), visit(60, [1, 3], [3, 4])];
+  const roomIn = (monday: DayNumber): number => (monday === week(1) ? 90 : 600);
+  expect(told(makeRoom(visits, 120, roomIn))).toEqual([
+    [0, 1, 2],
+    [1, 3, 4],
+  ]);
+  expect(told(makeRoom(visits, 120, (monday) => (monday === week(1) ? 30 : 600)))).toEqual([
+    [1, 3, 4],
+    [0, 2, 9],
+  ]);
+});
+
+test("where no moves free enough, none are named", () => {
+  expect(makeRoom([visit(60, [1, 2])], 61, EVERY)).toBeNull();
+  expect(makeRoom([visit(60, [1, 2])], 30, () => 59)).toBeNull();
+  expect(makeRoom([visit(0, [1, 2]), visit(60)], 30, EVERY)).toBeNull();
+  expect(makeRoom([], 1, EVERY)).toBeNull();
+});
+
+test("what costs less elsewhere is moved gladly, yet no more than has to be", () => {
+  const visits = [visit(60, [1, -2]), visit(60, [1, -3])];
+  expect(told(makeRoom(visits, 60, EVERY))).toEqual([[1, 1, -3]]);
+});
+
+const visits = fc.array(
+  fc.record({
+    minutes: fc.integer({ min: 0, max: 6 }).map((tens) => tens * 10),
+    costs: fc.uniqueArray(
+      fc.tuple(fc.integer({ min: 1, max: 4 }), fc.integer({ min: 0, max: 9 })),
+      {
+        selector: ([number]) => number,
+        maxLength: 4,
+      },
+    ),
+  }),
+  { maxLength: 7 },
+);
+const asMovables = (
+  drawn: readonly { minutes: number; costs: readonly (readonly [number, number])[] }[],
+): Movable[] =>
+  drawn.map(({ minutes, costs }) => visit(minutes, ...[...costs].sort((a, b) => a[1] - b[1])));
+
+/** The least cost over all sets of visits, each in its cheapest week; Infinity where none frees enough. */
+function leastOf(movables: readonly Movable[], excess: number): number {
+  let least = Infinity;
+  for (let set = 0; set < 2 ** movables.length; set++) {
+    const chosen = movables.filter((_, at) => (set >> at) % 2 === 1);
+    if (chosen.some(({ elsewhere }) => elsewhere.length === 0)) continue;
+    if (chosen.reduce((sum, { minutes }) => sum + minutes, 0) < excess) continue;
+    least = Math.min(
+      least,
+      chosen.reduce((sum, { elsewhere }) => sum + (elsewhere[0]?.more ?? 0), 0),
+    );
+  }
+  return least;
+}
+
+test("with room everywhere it costs what the cheapest of all sets costs", () => {
+  fc.assert(
+    fc.property(visits, fc.integer({ min: 1, max: 150 }), (drawn, excess) => {
+      const movables = asMovables(drawn);
+      const moves = makeRoom(movables, excess, EVERY);
+      const cost = moves?.reduce((sum, { to }) => sum + to.more, 0) ?? Infinity;
+      expect(cost).toBeCloseTo(leastOf(movables, excess));
+    }),
+    { numRuns: 300, seed: 4711 },
+  );
+});
+
+test("whatever room there is, enough is freed, no week is overfilled, and it costs no less than with room everywhere", () => {
+  const rooms = fc.array(fc.integer({ min: 0, max: 120 }), { minLength: 5, maxLength: 5 });
+  let found = 0;
+  fc.assert(
+    fc.property(visits, rooms, fc.integer({ min: 1, max: 120 }), (drawn, room, excess) => {
+      const movables = asMovables(drawn);
+      const roomIn = (monday: DayNumber): number => room[(monday - MONDAY) / 7] ?? 0;
+      const moves = makeRoom(movables, excess, roomIn);
+      if (moves === null) return;
+      found++;
+      const minutesOf = ({ at }: RoomMove): number => movables[at]?.minutes ?? 0;
+      const sum = (own: readonly RoomMove[]): number =>
+        own.reduce((total, move) => total + minutesOf(move), 0);
+      expect(sum(moves)).toBeGreaterThanOrEqual(excess);
+      expect(new Set(moves.map(({ at }) => at)).size).toBe(moves.length);
+      for (const { to } of moves) {
+        const into = moves.filter((one) => mondayOf(one.to.day) === mondayOf(to.day));
+        expect(sum(into)).toBeLessThanOrEqual(roomIn(mondayOf(to.day)));
+      }
+      const cost = moves.reduce((total, { to }) => total + to.more, 0);
+      expect(cost).toBeGreaterThanOrEqual(leastOf(movables, excess));
+    }),
+    { numRuns: 300, seed: 4711 },
+  );
+  expect(found).toBeGreaterThan(50);
+});

@@ -1,0 +1,49 @@
+import type { DayNumber, Week } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { counted, sentence } from "../../../words/format.js";
+import { weekdayDate } from "../../../words/visitWords.js";
+import type { ListedVisit } from "./visitModel.js";
+
+/** What comes next and how much there is; the first week that holds too much is gone to from here. */
+export function VisitsSummary({
+  listed,
+  ridge,
+  hours,
+  today,
+  onWeek,
+}: {
+  readonly listed: readonly ListedVisit[];
+  readonly ridge: readonly Week<ListedVisit>[];
+  readonly hours: number | null;
+  readonly today: DayNumber;
+  readonly onWeek: (monday: DayNumber) => void;
+}): ReactElement {
+  const held = listed.filter(({ planned }) => planned.visit !== null).length;
+  const next = listed[0];
+  const over = hours === null ? undefined : ridge.find((week) => week.hours > hours);
+  const unknown = ridge.reduce((sum, week) => sum + week.unknown, 0);
+  return (
+    <p className="mb-3">
+      {next !== undefined && (
+        <strong>{`Next: ${next.of.machine.tag} ${next.of.machine.name}, ${weekdayDate(next.day, today)}. `}</strong>
+      )}
+      <span className="text-quiet">
+        {`${sentence(counted(listed.length, "visit"))} ahead, ${held} in the book. `}
+        {over !== undefined && (
+          <>
+            <button
+              type="button"
+              className="text-overdue underline max-sm:min-h-12"
+              onClick={() => onWeek(over.monday)}
+            >
+              {`The week of ${weekdayDate(over.monday, today)}`}
+            </button>
+            {" holds more than there are hours for. "}
+          </>
+        )}
+        {unknown > 0 &&
+          `${counted(unknown, "turn")} without an estimate of time are not in the hours.`}
+      </span>
+    </p>
+  );
+}
