@@ -133,6 +133,22 @@ test("a week's visits are accepted at once, one is pinned, a task is left out of
   await waitForLine(page, "33", "proposed");
 });
 
+test("a week too full is gone to from the top, and one press makes room in it", async () => {
+  const { page, address } = app();
+  await openVisits(page, address);
+  await (await page.waitForSelector("button::-p-text(The week of)"))?.click();
+  const move = await page.waitForSelector("section:has(#room) li");
+  const words = await move?.evaluate((one) => one.textContent.replaceAll("\u00a0", " "));
+  expect(words).toMatch(/^\d\d.* to (Mon|Tue|Wed|Thu|Fri) .* h, \+[\d.]+ cr$/);
+  await press(page, "Move it");
+  await page.waitForFunction(() => document.querySelector("#room") === null);
+  await waitForWords(page, `${words?.slice(0, 2)} is on `);
+  await page.keyboard.down("Control");
+  await page.keyboard.press("z");
+  await page.keyboard.up("Control");
+  await page.waitForSelector("#room");
+});
+
 test("what cannot be kept to says so, and a day that is spared for it frees it", async () => {
   const { page, address } = app();
   await openVisits(page, address);

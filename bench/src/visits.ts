@@ -7,6 +7,7 @@ import {
   visitsOfMachine,
   type Book,
   type DayNumber,
+  type PersonId,
 } from "@yonderfell/core";
 import { bookOnPage, type BookOnPage } from "./bookOnPage.js";
 import { report } from "./browser.js";
@@ -21,6 +22,10 @@ const MOST_PLANNING_MS = 2000;
 const MOST_MOVING_MS = 100;
 const SETTLE_MS = 1500;
 const MOVES = 5;
+/** So few that the week measured holds half as much again. */
+const HOURS_A_WEEK = 200;
+/** A week into which many machines fall, with room in those around it. */
+const FULL_WEEK = 8;
 
 /** A book whose machines have times for their work and accesses that tasks share. */
 function bookToPlan(today: DayNumber, accessOf: (index: number) => string | undefined): Book {
@@ -29,7 +34,10 @@ function bookToPlan(today: DayNumber, accessOf: (index: number) => string | unde
     const access = accessOf(index);
     return { ...task, minutes: 20 + (index % 7) * 15, ...(access === undefined ? {} : { access }) };
   });
-  return { ...book, tasks };
+  const people = [
+    { id: "p-bench" as PersonId, name: "All hands", initials: "AH", hoursAWeek: HOURS_A_WEEK },
+  ];
+  return { ...book, tasks, people };
 }
 
 /** Every fourth task is behind one of two accesses. */
@@ -95,4 +103,14 @@ async function onThePage({ page, longestTaskOf }: BookOnPage): Promise<void> {
     }
   });
   report("a visit moved, cost and ridge: longest task", moved, MOST_MOVING_MS);
+  const roomMade = await longestTaskOf(async () => {
+    await (await page.$$("[data-week]"))[FULL_WEEK]?.click();
+    await page.waitForSelector("section:has(#room) li");
+  });
+  const over = await page.$eval("section:has(#room)", (room) => [
+    room.querySelector("#room")?.textContent,
+    room.querySelectorAll("li").length,
+  ]);
+  console.log(`a week with ${over[0]}: ${over[1]} visits make room`);
+  report("a week too full chosen, with what makes room: longest task", roomMade, MOST_MOVING_MS);
 }

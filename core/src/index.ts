@@ -129,4 +129,5 @@ export * from "./plan/visits/turn.js";
 export * from "./plan/visits/turnsOf.js";
 export * from "./plan/visits/visitChanges.js";
 export * from "./plan/visits/visitCost.js";
+export * from "./plan/visits/weekRoom.js";
 export { guardCell } from "./exchange/csv/csvCells.js";

@@ -49,6 +49,20 @@ test("where no moves free enough, none are named", () => {
   expect(makeRoom([], 1, EVERY)).toBeNull();
 });
 
+test("also where very much is too much, enough is freed and no week overfilled", () => {
+  const many = Array.from({ length: 200 }, (_, at) =>
+    visit(61 + (at % 7) * 13, [1 + (at % 4), at % 5], [1 + ((at + 1) % 4), 6]),
+  );
+  const moves = makeRoom(many, 9001, () => 2500) ?? [];
+  const minutes = (own: readonly RoomMove[]): number =>
+    own.reduce((sum, { at }) => sum + (many[at]?.minutes ?? 0), 0);
+  expect(minutes(moves)).toBeGreaterThanOrEqual(9001);
+  for (const number of [1, 2, 3, 4]) {
+    const into = moves.filter(({ to }) => mondayOf(to.day) === week(number));
+    expect(minutes(into)).toBeLessThanOrEqual(2500);
+  }
+});
+
 test("what costs less elsewhere is moved gladly, yet no more than has to be", () => {
   const visits = [visit(60, [1, -2]), visit(60, [1, -3])];
   expect(told(makeRoom(visits, 60, EVERY))).toEqual([[1, 1, -3]]);

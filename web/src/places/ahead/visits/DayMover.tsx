@@ -1,9 +1,9 @@
-import { addDays, type DayNumber } from "@yonderfell/core";
+import { addDays, otherWeeks, type DayNumber } from "@yonderfell/core";
 import { ArrowLeft, ArrowRight, Check, Undo2 } from "lucide-react";
 import { useRef, type KeyboardEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { moreCost, weekdayDate } from "../../../words/visitWords.js";
-import { costOn, daysFor, nextSpare, otherWeeks, pastHardLimits } from "./visitModel.js";
+import { costOn, daysFor, nextSpare, pastHardLimits } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
 
 /** So many other weeks are offered. */

@@ -28,8 +28,9 @@ import { AheadPage } from "../AheadPage.js";
 import { MakeRoom } from "./MakeRoom.js";
 import { MissedVisits } from "./MissedVisits.js";
 import { Ridge, weekAt } from "./Ridge.js";
-import { roomIn, type VisitMove, type WeekRoom } from "./roomModel.js";
+import type { VisitMove } from "./roomModel.js";
 import { useReleasePoint } from "./useReleasePoint.js";
+import { useRoom } from "./useRoom.js";
 import { useTaskNames } from "./useTaskNames.js";
 import { useVisitChanges, type VisitChanges } from "./useVisitChanges.js";
 import { daysFor, listVisits, type ListedVisit, type Moving } from "./visitModel.js";
@@ -155,7 +156,7 @@ function shownOf({ week, listed, ridge }: Planned): readonly ListedVisit[] {
 
 function ListHead(props: Planned): ReactElement {
   const { week, today, onWeek, changes } = props;
-  const room = useRoom(props);
+  const room = useRoom(props.visits, week, today);
   const currency = useCurrency();
   const head = useRef<HTMLHeadingElement>(null);
   const acceptable = shownOf(props).filter(({ planned }) => planned.visit === null);
@@ -193,15 +194,6 @@ function ListHead(props: Planned): ReactElement {
       )}
     </>
   );
-}
-
-/** How to make room in the week chosen; null where none is, or it holds no more than there is. */
-function useRoom({ week, ridge, today, visits }: Planned): WeekRoom | null {
-  const { planning, hours } = visits;
-  return useMemo(() => {
-    const chosen = ridge.find(({ monday }) => monday === week);
-    return chosen === undefined ? null : roomIn(chosen, ridge, hours.hours, today, planning);
-  }, [week, ridge, today, planning, hours.hours]);
 }
 
 function VisitList(props: Planned): ReactElement {

@@ -1,12 +1,12 @@
 import {
-  makeRoom,
   minutesOf,
   type DayNumber,
-  type Movable,
+  type FullWeek,
   type Planning,
+  type RoomMove,
   type Week,
 } from "@yonderfell/core";
-import { costOn, daysFor, otherWeeks, type ListedVisit } from "./visitModel.js";
+import type { ListedVisit } from "./visitModel.js";
 
 const MINUTES_AN_HOUR = 60;
 
@@ -17,40 +17,47 @@ export interface VisitMove {
   readonly more: number;
 }
 
-/** What a week holds too much of, and the cheapest moves found that end it; null where none are. */
-export interface WeekRoom {
+/** A week that holds more than there are hours for, and what of it may be moved. */
+export interface Overfull {
   /** Hours of work more than there are. */
   readonly over: number;
-  readonly moves: readonly VisitMove[] | null;
+  /** In the order in which they are handed to the reckoning. */
+  readonly movable: readonly ListedVisit[];
+  readonly asked: FullWeek;
 }
 
-/** How to make room in a week, null where it holds no more than there are hours for. What is pinned stays. */
-export function roomIn(
+/** What is asked of a week that holds too much; null where it does not. What is pinned stays. */
+export function overfull(
   week: Week<ListedVisit>,
   ridge: readonly Week<ListedVisit>[],
   hours: number | null,
   today: DayNumber,
   planning: Planning,
-): WeekRoom | null {
-  const over = hours === null ? 0 : week.hours - hours;
-  if (hours === null || over <= 0) return null;
-  const visits = week.visits.filter(({ planned }) => planned.visit?.pinned !== true);
-  const left = new Map(ridge.map((one) => [one.monday, (hours - one.hours) * MINUTES_AN_HOUR]));
-  const moves = makeRoom(
-    visits.map((visit) => movable(visit, today, planning)),
-    Math.round(over * MINUTES_AN_HOUR),
-    (monday) => left.get(monday) ?? 0,
+): Overfull | null {
+  if (hours === null || week.hours <= hours) return null;
+  const over = week.hours - hours;
+  const movable = week.visits.filter(
+    (visit) => visit.planned.visit?.pinned !== true && minutesOf(visit) > 0,
   );
-  const move = ({ at, to }: { at: number; to: { day: DayNumber; more: number } }): VisitMove[] =>
-    visits.slice(at, at + 1).map((visit) => ({ visit, ...to }));
-  return { over, moves: moves?.flatMap(move) ?? null };
+  const asked: FullWeek = {
+    visits: movable.map(({ day, turns, otherMinutes, isOutside, of }) => {
+      const { needed, visitCost } = of.machine;
+      return { day, turns, otherMinutes, isOutside, machine: { needed, visitCost } };
+    }),
+    excess: Math.round(over * MINUTES_AN_HOUR),
+    room: ridge.map((one) => [one.monday, Math.max(0, hours - one.hours) * MINUTES_AN_HOUR]),
+    ...{ today, planning },
+  };
+  return { over, movable, asked };
 }
 
-function movable(visit: ListedVisit, today: DayNumber, planning: Planning): Movable {
-  const { total } = costOn(visit, visit.day, planning);
-  const weeks = otherWeeks(daysFor(visit, today, planning), visit.day, Infinity);
-  return {
-    minutes: minutesOf(visit),
-    elsewhere: weeks.map(({ day, cost }) => ({ day, more: cost.total - total })),
-  };
+/** The moves as those of the visits they are of. */
+export function visitMoves(
+  { movable }: Overfull,
+  moves: readonly RoomMove[] | null,
+): VisitMove[] | null {
+  if (moves === null) return null;
+  return moves.flatMap(({ at, to }) =>
+    movable.slice(at, at + 1).map((visit) => ({ visit, ...to })),
+  );
 }

@@ -3,7 +3,6 @@ import {
   isPastHardEnd,
   otherDays,
   costOfVisiting,
-  mondayOf,
   nearestTurn,
   spareDays,
   planUntil,
@@ -140,14 +139,4 @@ export function nextSpare(
   const spare = spareDays(of.machine, planning.workdays, today, planUntil(today, planning));
   const found = step > 0 ? spare.find((one) => one > day) : spare.findLast((one) => one < day);
   return found ?? null;
-}
-
-/** The cheapest day in each of the cheapest other weeks. */
-export function otherWeeks(days: readonly OtherDay[], day: DayNumber, most: number): OtherDay[] {
-  const weeks = new Map<DayNumber, OtherDay>();
-  for (const one of days) {
-    const monday = mondayOf(one.day);
-    if (monday !== mondayOf(day) && !weeks.has(monday)) weeks.set(monday, one);
-  }
-  return [...weeks.values()].slice(0, most);
 }

@@ -1,6 +1,8 @@
 import {
   addDays,
   mondayOf,
+  movesOutOf,
+  otherWeeks,
   planningOf,
   ridgeOf,
   visitCostOn,
@@ -20,7 +22,7 @@ import {
   weekdayDate,
 } from "../../../words/visitWords.js";
 import { VisitKeeper, type PlannedMachine } from "../../../work/visitKeeper.js";
-import { roomIn, type WeekRoom } from "./roomModel.js";
+import { overfull, visitMoves, type Overfull, type VisitMove } from "./roomModel.js";
 import {
   addableTo,
   costOn,
@@ -29,7 +31,6 @@ import {
   listVisits,
   missedVisits,
   nextSpare,
-  otherWeeks,
   visitsOn,
   type ListedVisit,
 } from "./visitModel.js";
@@ -77,19 +78,22 @@ test("the cheapest day of other weeks is offered, cheapest week first, the own w
   expect(weeks).toHaveLength(3);
 });
 
-/** The weeks ahead, and how to make room in the one that holds most where there are so many hours. */
-function roomWith(hours: number | null, listed = listVisits(machines, null)): WeekRoom | null {
+/** What is asked of the week that holds most, were there so many hours. */
+function fullestWith(hours: number | null, listed = listVisits(machines, null)): Overfull | null {
   const ridge = ridgeOf(listed, TODAY, PLANNING.weeks + 1);
   const most = ridge.reduce((one, other) => (other.hours > one.hours ? other : one));
-  return roomIn(most, ridge, hours, TODAY, PLANNING);
+  return overfull(most, ridge, hours, TODAY, PLANNING);
 }
+
+const movesWith = (full: Overfull): readonly VisitMove[] =>
+  visitMoves(full, movesOutOf(full.asked)) ?? [];
 
 test("moves that make room leave no week with more than there are hours for, at what each is said to cost", () => {
   const listed = listVisits(machines, null);
   const most = Math.max(...ridgeOf(listed, TODAY, PLANNING.weeks + 1).map(({ hours }) => hours));
-  const room = roomWith(most - 1);
-  expect(room?.over).toBeCloseTo(1);
-  const moves = room?.moves ?? [];
+  const full = fullestWith(most - 1);
+  expect(full?.over).toBeCloseTo(1);
+  const moves = full === null ? [] : movesWith(full);
   expect(moves.length).toBeGreaterThan(0);
   const after = listed.map((visit) => {
     const move = moves.find((one) => one.visit.key === visit.key);
@@ -102,17 +106,20 @@ test("moves that make room leave no week with more than there are hours for, at 
     const cost = (on: DayNumber): number => costOn(visit, on, PLANNING).total;
     expect(more).toBeCloseTo(cost(day) - cost(visit.day), 9);
     expect(mondayOf(day)).not.toBe(mondayOf(visit.day));
+    expect(daysFor(visit, TODAY, PLANNING).map((one) => one.day)).toContain(day);
   }
 });
 
 test("a week that is not too full asks for no room; what is pinned makes none", () => {
-  expect(roomWith(null)).toBeNull();
-  expect(roomWith(100)).toBeNull();
+  expect(fullestWith(null)).toBeNull();
+  expect(fullestWith(100)).toBeNull();
   const pinned = listVisits(machines, null).map((visit): ListedVisit => ({
     ...visit,
     planned: { ...visit.planned, visit: { pinned: true } as never },
   }));
-  expect(roomWith(1, pinned)?.moves).toBeNull();
+  const full = fullestWith(1, pinned);
+  expect(full?.asked.visits).toEqual([]);
+  expect(full && visitMoves(full, movesOutOf(full.asked))).toBeNull();
 });
 
 test("what a visit could take in is told with what it adds, as it costs once it is in", () => {

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import "@testing-library/jest-dom";
-import { dayOf, type Visit } from "@yonderfell/core";
+import { dayOf, movesOutOf, type FullWeek, type Visit } from "@yonderfell/core";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import {
@@ -22,7 +22,17 @@ jest.mock("../../../app/openBook.js", () =>
   jest.requireActual<object>("../../../../test/openedBook.js"),
 );
 
+const mockSearch = jest.fn<ReturnType<typeof movesOutOf> | Promise<null>, [FullWeek]>();
+jest.mock("../../../work/roomClient.js", () => ({
+  // A moment later, as from a worker.
+  roomSearch: () => ({
+    movesOutOf: (asked: FullWeek) =>
+      new Promise((resolve) => setTimeout(resolve, 0)).then(() => mockSearch(asked)),
+  }),
+}));
+
 beforeAll(layOutAsOnADesk);
+beforeEach(() => mockSearch.mockImplementation(movesOutOf));
 
 const user = userEvent.setup();
 
@@ -121,7 +131,7 @@ test("a week that holds too much is gone to, and one press makes room in it", as
   await show();
   await user.click(screen.getByRole("button", { name: /^The week of / }));
   const room = screen.getByRole("region", { name: /more than there are$/ });
-  const [move, ...others] = within(room).getAllByRole("listitem");
+  const [move, ...others] = await within(room).findAllByRole("listitem");
   expect(plain(move?.textContent)).toMatch(/^\d\d.* to (Mon|Tue|Wed|Thu|Fri) .*, [\d.]+ h, \+/);
   await user.click(within(room).getByRole("button", { name: /^Move (it|all \d)$/ }));
   const moved = await freshVisits(others.length + 1);
@@ -131,6 +141,23 @@ test("a week that holds too much is gone to, and one press makes room in it", as
   expect(plain(move?.textContent)).toContain(
     ` to ${plain(weekdayDate(dayOf(first?.date ?? ""), TODAY))}`,
   );
+});
+
+test("where no moves make room it says what else would, and a search that fails says so", async () => {
+  mockSearch.mockReturnValueOnce(new Promise(() => undefined));
+  await show();
+  const over = screen.getByRole("button", { name: /^The week of / });
+  await user.click(over);
+  expect(screen.getByText("Looking for what makes room at least cost…")).toBeVisible();
+  await user.click(screen.getByRole("button", { name: "All weeks" }));
+  mockSearch.mockReturnValueOnce(null);
+  await user.click(over);
+  expect(await screen.findByText(/^No visits were found that may go .* Split one/)).toBeVisible();
+  await user.click(screen.getByRole("button", { name: "All weeks" }));
+  expect(screen.queryByRole("region", { name: /more than there are$/ })).toBeNull();
+  mockSearch.mockRejectedValueOnce(new Error("the worker is gone"));
+  await user.click(over);
+  expect(await screen.findByText(/^What makes room could not be worked out: /)).toBeVisible();
 });
 
 test("some of its tasks are split off to another day", async () => {
