@@ -169,7 +169,7 @@ function ListHead(props: Planned): ReactElement {
   };
   return (
     <>
-      <div className="mt-4 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
+      <div className="mt-4 mb-2 flex min-h-10 flex-wrap items-center justify-between gap-x-6 gap-y-2">
         <h2 ref={head} tabIndex={-1} className="text-large font-bold outline-none">
           {week === null
             ? "All visits ahead"
