@@ -30,6 +30,12 @@ test("a machine, a task and an entry are found and gone to by keys alone", async
   await page.waitForSelector("[role=group][aria-label='Because: Coolant']");
   await find("07 ramp thorough", "Ramp lift");
   await page.keyboard.press("ArrowDown");
+  // What is read out is the line in hand.
+  await page.waitForFunction(() => {
+    const told = document.activeElement?.getAttribute("aria-activedescendant") ?? "";
+    const line = document.getElementById(told);
+    return line?.previousElementSibling !== null && line?.ariaSelected === "true";
+  });
   await page.keyboard.press("Enter");
   await page.waitForSelector("li[data-marked=true]");
   expect(await wordsOf(page, "li[data-marked=true]")).toContain("Ramp lift, thorough examination");

@@ -79,6 +79,7 @@ export function layOutAsOnADesk(): void {
   Object.defineProperty(HTMLElement.prototype, "clientWidth", { configurable: true, value: 1220 });
   Object.defineProperty(Element.prototype, "scrollIntoView", {
     configurable: true,
+    writable: true,
     value: () => undefined,
   });
   const nothing = (): void => undefined;

@@ -1,5 +1,5 @@
 import { Command } from "cmdk";
-import { useDeferredValue, useEffect, useState, type ReactElement } from "react";
+import { useDeferredValue, useEffect, useRef, useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { dayOf } from "@yonderfell/core";
 import { commandsFitting, commandsOf, type Command as NamedCommand } from "../../app/commands.js";
@@ -46,6 +46,14 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
   const { lines, isMeant } = useLines(words, found, onClose);
   // A command that is named stands first whatever else is found: it waits for no answer.
   const hand = useLineInHand(lines, words, isLooking && !isMeant);
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    // The library tells and shows only the lines it goes to by itself.
+    const items = [...document.querySelectorAll("[cmdk-item]")];
+    const line = items.find((item) => item.getAttribute("data-value") === hand.value);
+    input.current?.setAttribute("aria-activedescendant", line?.id ?? "");
+    line?.scrollIntoView({ block: "nearest" });
+  }, [hand.value]);
   const nothing = words.trim() !== "" && !isLooking && failure === "" && lines.length === 0;
   return (
     <Command
@@ -57,6 +65,7 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
       onKeyDown={hand.onKeyDown}
     >
       <Command.Input
+        ref={input}
         autoFocus
         value={words}
         onValueChange={setWords}

@@ -102,6 +102,28 @@ test("a search that fails says so, and the next one is none the worse", async ()
   await waitFor(() => expect(address()).toBe("/yard/m09"));
 });
 
+test("the line in hand is the one that is told and the one in sight", async () => {
+  const shown = jest.spyOn(Element.prototype, "scrollIntoView");
+  const user = await openFind();
+  await user.keyboard("0");
+  await answer("0", [BUS, BOAT, VAN]);
+  const field = screen.getByRole("combobox");
+  const told = (): string =>
+    document.getElementById(field.getAttribute("aria-activedescendant") ?? "")?.textContent ?? "";
+  expect(told()).toContain("Service bus");
+  await user.keyboard("{ArrowDown}");
+  expect(told()).toContain("Harbour boat");
+  await user.keyboard("{End}");
+  expect(told()).toContain("Post van");
+  expect(shown.mock.contexts.at(-1)).toHaveTextContent("Post van");
+  await user.keyboard("7");
+  await answer("07", [VAN, BUS]);
+  expect(told()).toContain("Post van");
+  expect(inHand()).toContain("Post van");
+  await user.keyboard("{ArrowDown}");
+  expect(told()).toContain("Service bus");
+});
+
 test("the line under the mouse is in hand, and keys go on from there", async () => {
   const user = await openFind();
   await user.keyboard("0");
