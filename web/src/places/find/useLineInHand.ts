@@ -49,9 +49,12 @@ export function useLineInHand(lines: readonly Line[], words: string, isWaiting: 
     onKeyDown: (event) => {
       if (event.nativeEvent.isComposing || !isTravel(event.key)) return;
       event.preventDefault();
-      if (!isWaiting) work([event.key]);
-      else if (held.current.words === words) held.current.keys = [...held.current.keys, event.key];
-      else held.current = { words, keys: [event.key] };
+      if (!isWaiting) {
+        work([event.key]);
+        return;
+      }
+      const before = held.current.words === words ? held.current.keys : [];
+      held.current = { words, keys: [...before, event.key] };
     },
   };
 }

@@ -15,7 +15,15 @@ import {
   type Week,
 } from "@yonderfell/core";
 import { CheckCheck } from "lucide-react";
-import { lazy, Suspense, useMemo, useRef, useState, type ReactElement } from "react";
+import {
+  lazy,
+  Suspense,
+  useMemo,
+  useRef,
+  useState,
+  type ReactElement,
+  type RefObject,
+} from "react";
 import { notifyFailure } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
@@ -44,6 +52,7 @@ const TakeAway = lazy(() => import("../takeAway/TakeAway.js"));
 
 /** So far a pointer moves before a line is dragged rather than pressed, in pixels. */
 const DRAG_FROM = 6;
+const DRAGGING = { activationConstraint: { distance: DRAG_FROM } };
 /** So many visits are listed before more are asked for. */
 const LISTED_AT_ONCE = 60;
 
@@ -87,6 +96,8 @@ interface Planned {
   readonly onMove: (moving: Moving | null) => void;
   readonly week: DayNumber | null;
   readonly onWeek: (monday: DayNumber | null) => void;
+  /** The heading of the list of visits. */
+  readonly head: RefObject<HTMLHeadingElement | null>;
 }
 
 function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
@@ -112,31 +123,33 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
     if (first !== undefined) onMove({ key: visit.key, day: first.day });
     else notifyFailure("On no day of that week may all of it be done.");
   };
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM } }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, DRAGGING));
+  const lookAt = (monday: DayNumber | null): void => {
+    onWeek(monday);
+    // What stands open elsewhere has nothing to do with the week.
+    const inHand = listed.find(({ key }) => key === open);
+    if (monday === null || inHand === undefined || mondayOf(inHand.day) === monday) return;
+    onOpen("");
+    onMove(null);
+  };
+  const head = useRef<HTMLHeadingElement>(null);
+  const goTo = (monday: DayNumber): void => {
+    lookAt(monday);
+    head.current?.focus();
+  };
   const planned: Planned = {
-    ...{ visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week, onWeek },
+    ...{ visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week, onWeek, head },
   };
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dragged}>
-      <VisitsSummary {...{ listed, ridge, today, onWeek }} hours={hours.hours} />
+      <VisitsSummary {...{ listed, ridge, today, goTo }} hours={hours.hours} />
       <VisitIssues machines={machines} nameOf={nameOf} today={today} />
       <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
       <Ridge
         weeks={ridge}
         hours={hours}
         chosen={week}
-        onChoose={(monday) => {
-          onWeek(monday === week ? null : monday);
-          // What stands open elsewhere has nothing to do with the week.
-          const isElsewhere = listed.some(
-            ({ key, day }) => key === open && mondayOf(day) !== monday,
-          );
-          if (!isElsewhere) return;
-          onOpen("");
-          onMove(null);
-        }}
+        onChoose={(monday) => lookAt(monday === week ? null : monday)}
       />
       <ListHead {...planned} />
       <VisitList {...planned} />
@@ -155,10 +168,9 @@ function shownOf({ week, listed, ridge }: Planned): readonly ListedVisit[] {
 }
 
 function ListHead(props: Planned): ReactElement {
-  const { week, today, onWeek, changes } = props;
+  const { week, today, onWeek, changes, head } = props;
   const room = useRoom(props.visits, week, today);
   const currency = useCurrency();
-  const head = useRef<HTMLHeadingElement>(null);
   const acceptable = shownOf(props).filter(({ planned }) => planned.visit === null);
   const acceptAll = async (): Promise<void> => {
     // The button goes with what it did.

@@ -10,17 +10,17 @@ export function VisitsSummary({
   ridge,
   hours,
   today,
-  onWeek,
+  goTo,
 }: {
   readonly listed: readonly ListedVisit[];
   readonly ridge: readonly Week<ListedVisit>[];
   readonly hours: number | null;
   readonly today: DayNumber;
-  readonly onWeek: (monday: DayNumber) => void;
+  readonly goTo: (monday: DayNumber) => void;
 }): ReactElement {
   const held = listed.filter(({ planned }) => planned.visit !== null).length;
   const next = listed[0];
-  const over = hours === null ? undefined : ridge.find((week) => week.hours > hours);
+  const [over, ...others] = ridge.filter((week) => hours !== null && week.hours > hours);
   const unknown = ridge.reduce((sum, week) => sum + week.unknown, 0);
   return (
     <p className="mb-3">
@@ -34,11 +34,12 @@ export function VisitsSummary({
             <button
               type="button"
               className="text-overdue underline max-sm:min-h-12"
-              onClick={() => onWeek(over.monday)}
+              onClick={() => goTo(over.monday)}
             >
               {`The week of ${weekdayDate(over.monday, today)}`}
             </button>
-            {" holds more than there are hours for. "}
+            {others.length === 0 ? " holds" : ` and ${others.length} more hold`}
+            {" more than there are hours for. "}
           </>
         )}
         {unknown > 0 &&

@@ -128,8 +128,11 @@ test("moved past a hard limit, it says so beside the day, and of which task", as
 });
 
 test("a week that holds too much is gone to, and one press makes room in it", async () => {
-  await show();
+  await show("12");
   await user.click(screen.getByRole("button", { name: /^The week of / }));
+  // What stood open has nothing to do with the week.
+  expect(screen.queryByRole("group", { name: /^Visit of / })).toBeNull();
+  expect(screen.getByRole("heading", { name: /^Week of / })).toHaveFocus();
   const room = screen.getByRole("region", { name: /more than there are$/ });
   const [move, ...others] = await within(room).findAllByRole("listitem");
   expect(plain(move?.textContent)).toMatch(/^\d\d.* to (Mon|Tue|Wed|Thu|Fri) .*, [\d.]+ h, \+/);
