@@ -43,10 +43,13 @@ function Moves({
   readonly currency: string;
   readonly onMoveAll: (moves: readonly VisitMove[]) => void;
 }): ReactElement {
+  const all = moves.reduce((sum, { more }) => sum + more, 0);
   return (
     <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
       <div>
-        <p className="text-quiet">What makes room at least cost:</p>
+        <p className="text-quiet">
+          {`What makes room at least cost${moves.length > 1 ? `, ${moreCost(all, currency)} in all` : ""}:`}
+        </p>
         <ul>
           {moves.map(({ visit, day, more }) => (
             <li key={visit.key} className="py-0.5">

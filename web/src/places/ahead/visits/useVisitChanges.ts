@@ -41,6 +41,9 @@ export interface VisitChanges {
   readonly failure: string;
 }
 
+/** So many visits that are moved at once are named. */
+const MOST_NAMED = 3;
+
 const tasksOf = ({ turns }: ListedVisit): TaskId[] => [...new Set(turns.map(({ task }) => task))];
 
 function contextOf({ of }: ListedVisit): VisitContext {
@@ -65,6 +68,15 @@ function moved(visit: ListedVisit, day: DayNumber): Change {
 function movedAll(moves: readonly VisitMove[]): Change {
   const records = moves.flatMap(({ visit, day }) => moved(visit, day).records);
   return { command: "move-visit", records };
+}
+
+function movedWords(moves: readonly VisitMove[]): string {
+  if (moves.length > MOST_NAMED) return `${moves.length} visits are moved.`;
+  const { today } = surroundings();
+  const where = moves.map(({ visit, day }) => {
+    return `${visit.of.machine.tag} is on ${weekdayDate(day, today)}`;
+  });
+  return `${where.join(", ")}.`;
 }
 
 function acceptedAll(visits: readonly ListedVisit[]): Change {
@@ -102,10 +114,7 @@ export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges
     accept: (visits) =>
       (visits.length === 1 ? apply : make)(acceptedAll(visits), acceptedWords(visits)),
     move: (visit, day) => apply(moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
-    moveAll: (moves) => {
-      const where = moves.map(({ visit, day }) => `${tagOf(visit)} is on ${on(day)}`);
-      return make(movedAll(moves), `${where.join(", ")}.`);
-    },
+    moveAll: (moves) => make(movedAll(moves), movedWords(moves)),
     pin: (visit, isPinned) => {
       const { visit: held } = visit.planned;
       const change = held === null ? accepted(visit, { isPinned }) : pinVisit(held, isPinned);

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import "@testing-library/jest-dom";
-import { dayOf, movesOutOf, type FullWeek, type Visit } from "@yonderfell/core";
+import { addDays, dayOf, movesOutOf, type FullWeek, type Visit } from "@yonderfell/core";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import {
@@ -24,10 +24,15 @@ jest.mock("../../../app/openBook.js", () =>
 
 const mockSearch = jest.fn<ReturnType<typeof movesOutOf> | Promise<null>, [FullWeek]>();
 jest.mock("../../../work/roomClient.js", () => ({
-  // A moment later, as from a worker.
   roomSearch: () => ({
-    movesOutOf: (asked: FullWeek) =>
-      new Promise((resolve) => setTimeout(resolve, 0)).then(() => mockSearch(asked)),
+    // Asked at once, answered a moment later, as by a worker.
+    movesOutOf: async (asked: FullWeek) => {
+      const answer = Promise.allSettled([mockSearch(asked)]);
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      const [settled] = await answer;
+      if (settled.status === "rejected") throw settled.reason;
+      return settled.value;
+    },
   }),
 }));
 
@@ -143,6 +148,30 @@ test("a week that holds too much is gone to, and one press makes room in it", as
   const [first] = moved;
   expect(plain(move?.textContent)).toContain(
     ` to ${plain(weekdayDate(dayOf(first?.date ?? ""), TODAY))}`,
+  );
+});
+
+test("where several weeks are too full it says how many; several moves have a sum and go as one change", async () => {
+  const people = BOOK.people?.map((one, at) => ({ ...one, hoursAWeek: at === 0 ? 5 : null }));
+  await openBookInMemory({ ...BOOK, people: people ?? [], bays: [] });
+  mockSearch.mockImplementationOnce(({ visits }) =>
+    visits.slice(0, 2).map(({ day }, at) => ({ at, to: { day: addDays(day, 70), more: 2 + at } })),
+  );
+  render(<VisitsPage />, { wrapper: Around });
+  const over = await screen.findByRole("button", { name: /^The week of / });
+  expect(plain(over.parentElement?.textContent)).toMatch(
+    / and \d more hold more than there are hours for\./,
+  );
+  await user.click(over);
+  const room = screen.getByRole("region", { name: /more than there are$/ });
+  expect(await within(room).findAllByRole("listitem")).toHaveLength(2);
+  expect(plain(room.textContent)).toContain("at least cost, +5.00 cr in all:");
+  const before = await openStorage().lastSeq();
+  await user.click(button(room, "Move all 2"));
+  await freshVisits(2);
+  expect(await openStorage().lastSeq()).toBe(before + 1);
+  expect(plain(store.getState().session.notices.at(-1)?.words)).toMatch(
+    /^\w\w is on [^,]+, \w\w is on [^,]+\.$/,
   );
 });
 
