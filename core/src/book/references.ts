@@ -210,8 +210,11 @@ function runningInIssues({ runningIn, id }: Machine, path: IssuePath, names: Nam
 /** Tasks of visits and meters of journeys that are not there or are another machine's. */
 function plannedIssues({ visits = [], journeys = [] }: Book, names: Names): BookIssue[] {
   return [
-    ...visits.flatMap(({ machine, tasks, without }, index) => [
+    ...visits.flatMap(({ machine, tasks, turns, without }, index) => [
       ...ownTasks(tasks, ["visits", index, "tasks"], machine, names),
+      ...(turns ?? []).flatMap(({ task }, at) =>
+        ownTask(task, ["visits", index, "turns", at, "task"], machine, names),
+      ),
       ...ownTasks(without, ["visits", index, "without"], machine, names),
     ]),
     ...journeys.flatMap(({ machine, meter }, index) =>

@@ -1,7 +1,21 @@
 import { z } from "zod";
-import { dateField, flagField, textField, wholeField } from "./fields.js";
+import { dateField, flagField, positiveWholeField, textField, wholeField } from "./fields.js";
 import { machineIdField, taskIdField, visitIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
+
+const chosenTurnSchema = z.looseObject(
+  {
+    task: taskIdField,
+    /** 1 the next one when it was decided on, 2 the one after. */
+    number: positiveWholeField,
+    /** When it was taken in, as `accepted` and `since` of the visit, where that was later. */
+    accepted: dateField.nullish(),
+    since: wholeField.nullish(),
+  },
+  "a turn of a task",
+);
+/** Which of a task's turns a visit is for. */
+export type ChosenTurn = z.infer<typeof chosenTurnSchema>;
 
 /** Work on one machine on one day that somebody has decided on. */
 export const visitSchema = z.looseObject(
@@ -10,6 +24,8 @@ export const visitSchema = z.looseObject(
     machine: machineIdField,
     date: dateField,
     tasks: z.array(taskIdField, "a list of tasks"),
+    /** Which turns of its tasks are meant; of a task that is not named, the turn of its day. */
+    turns: z.array(chosenTurnSchema, "a list of turns").optional(),
     /** When it was decided on: work logged from then on, after the record of number `since`, is its own. */
     accepted: dateField,
     since: wholeField.nullish(),

@@ -126,6 +126,16 @@ export function issueWords(
         what: `${nameOf(issue.task)} on ${tag} must be done by ${weekdayDate(issue.end, today)} (by law or warranty), and there is no day for it: ${reasonsWords(issue.blocked.map(({ blocked }) => blocked))}.`,
         frees: spareWords(dayToSpare(issue, today), tag, today),
       };
+    case "left-out-before-hard-end":
+      return {
+        what: `${nameOf(issue.task)} on ${tag} must be done by ${weekdayDate(issue.end, today)} (by law or warranty), and was left out of the visit on ${weekdayDate(issue.day, today)}, the only day for it.`,
+        frees: "Take it into that visit again.",
+      };
+    case "hard-end-before-it-counts":
+      return {
+        what: `${nameOf(issue.task)} on ${tag} may be at its limit (by law or warranty) by ${weekdayDate(issue.end, today)}, yet done before ${weekdayDate(issue.counts, today)} it would not count.`,
+        frees: `Read the meter of ${tag} as that day comes nearer; the date gets surer with each reading.`,
+      };
     case "no-day-at-all":
       return {
         what: `There is no day for ${listed(issue.tasks.map(nameOf))} on ${tag}: ${blockedWords(issue.blocked)}.`,

@@ -1,4 +1,5 @@
 import {
+  awayOn,
   EMPTY_PLATE,
   machineBooksOf,
   visitsOfMachine,
@@ -25,6 +26,7 @@ import type { BoardSource, JournalLine } from "../data/bookStorage.js";
 
 /** A machine with what is planned for it. */
 export interface PlannedMachine {
+  /** As it is planned for: the days of its journeys are among those it cannot be spared. */
   readonly machine: Machine;
   readonly plan: MachinePlan;
   /** The minutes each of its tasks is estimated at, where they are. */
@@ -144,7 +146,13 @@ export class VisitKeeper {
       };
       const held = { visits: visits[id] ?? [], journeys: journeys[id] ?? [] };
       const plan = visitsOfMachine(book, plate, held, source, today);
-      return { machine, plan, minutes: minutesOf(book), since: lastNumber(book) };
+      // What moves its visits must know when it is away, as the plan does.
+      return {
+        machine: awayOn(machine, held.journeys, today),
+        plan,
+        minutes: minutesOf(book),
+        since: lastNumber(book),
+      };
     });
   }
 }

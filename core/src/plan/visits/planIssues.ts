@@ -2,7 +2,8 @@ import type { TaskId } from "../../book/ids.js";
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
-import { blockedOn, type Blocked } from "./spareDays.js";
+import { blockedOn, spareDays, type Blocked } from "./spareDays.js";
+import type { FittedTurn } from "./fitTurns.js";
 import type { Turn } from "./turn.js";
 
 /** What a plan cannot keep to, with what would free it. */
@@ -21,6 +22,21 @@ export type PlanIssue =
       readonly end: DayNumber;
       readonly first: DayNumber | null;
       readonly blocked: readonly BlockedDay[];
+    }
+  /** It was left out of the visits on the only days up to a hard end: the last of these. */
+  | {
+      readonly code: "left-out-before-hard-end";
+      readonly task: TaskId;
+      readonly end: DayNumber;
+      readonly day: DayNumber;
+      readonly first: DayNumber | null;
+    }
+  /** It may be at a hard end before doing it counts on its fixed grid: the first day on which it does. */
+  | {
+      readonly code: "hard-end-before-it-counts";
+      readonly task: TaskId;
+      readonly end: DayNumber;
+      readonly counts: DayNumber;
     }
   /** It can be worked on no day at all within the time looked at. */
   | { readonly code: "no-day-at-all"; readonly tasks: readonly TaskId[]; readonly blocked: Blocked }
@@ -44,21 +60,23 @@ const MOST_BLOCKED = 14;
 /** What the issues of a plan are found from. */
 export interface PlannedTurns {
   readonly machine: Machine;
-  /** The turns that no visit of the book covers, and those of them that have found a day. */
-  readonly rest: readonly Turn[];
-  readonly placed: readonly { readonly turn: Turn }[];
+  /** The turns that no visit of the book covers, and the days that those have found that found one. */
+  readonly fitted: readonly FittedTurn[];
+  readonly placed: readonly { readonly turn: Turn; readonly day: DayNumber }[];
   /** The visits of the book. */
   readonly held: readonly { readonly day: DayNumber; readonly turns: readonly Turn[] }[];
-  /** The days it can be worked on. */
+  /** The days it can be worked on, up to and with `until`. */
   readonly spare: readonly DayNumber[];
   readonly planning: Pick<Planning, "workdays">;
   readonly today: DayNumber;
+  readonly until: DayNumber;
 }
 
 /** What the plan of a machine cannot keep to: hard limits first, then turns without any day, then visits of the book that come too late. */
 export function planIssuesOf(planned: PlannedTurns): PlanIssue[] {
-  const { rest, held } = planned;
-  const hard = rest.flatMap((turn) => hardIssue(turn, planned));
+  const { fitted, held, placed } = planned;
+  const days = new Map(placed.map(({ turn, day }) => [turn, day]));
+  const hard = fitted.flatMap((one) => hardIssue(one, days.get(one.turn) ?? null, planned));
   const late = held.flatMap(({ day, turns }) =>
     turns.flatMap(({ task, hardEnd: end }): PlanIssue[] =>
       end !== null && end < day ? [{ code: "visit-after-hard-end", task, end, day }] : [],
@@ -68,32 +86,41 @@ export function planIssuesOf(planned: PlannedTurns): PlanIssue[] {
   return [...hard, ...withoutDay(planned, told), ...late];
 }
 
-type HardIssue = Extract<PlanIssue, { code: "hard-end-passed" | "no-day-before-hard-end" }>;
+type HardIssue = Exclude<PlanIssue, { code: "no-day-at-all" | "visit-after-hard-end" }>;
 
+/** Why a turn is not done by its hard end, where it is not. */
 function hardIssue(
-  { task, hardEnd: end, earliest }: Turn,
-  { machine, held, spare, planning, today }: PlannedTurns,
+  { turn, leftOut }: FittedTurn,
+  first: DayNumber | null,
+  { machine, planning, today, until }: PlannedTurns,
 ): HardIssue[] {
-  if (end === null) return [];
-  if (end < today) return [{ code: "hard-end-passed", task, end, first: spare[0] ?? null }];
-  const from = Math.max(today, earliest) as DayNumber;
-  const isWithin = (day: DayNumber): boolean => day >= from && day <= end;
-  if (spare.some(isWithin) || held.some(({ day }) => isWithin(day))) return [];
-  const blocked = blockedDays(machine, planning.workdays, from, end);
-  const first = spare.find((day) => day > end) ?? null;
+  const { task, hardEnd: end, earliest, interval } = turn;
+  if (end === null || (first !== null && first <= end)) return [];
+  if (end < today) return [{ code: "hard-end-passed", task, end, first }];
+  const { workdays } = planning;
+  // There is a day yet, past the time looked at.
+  const isLater = first === null && spareDays(machine, workdays, addDays(until, 1), end).length > 0;
+  if (isLater) return [];
+  if (interval === null && earliest > end) {
+    return [{ code: "hard-end-before-it-counts", task, end, counts: earliest }];
+  }
+  const day = leftOut.filter((one) => one >= today && one <= end).at(-1);
+  if (day !== undefined) return [{ code: "left-out-before-hard-end", task, end, day, first }];
+  const from = interval === null ? (Math.max(today, earliest) as DayNumber) : today;
+  const blocked = blockedDays(machine, workdays, from, end);
   return [{ code: "no-day-before-hard-end", task, end, first, blocked }];
 }
 
 /** The turns that found no day because the machine can be worked on none, but for tasks that are told already. */
 function withoutDay(
-  { machine, rest, placed, spare, planning, today }: PlannedTurns,
+  { machine, fitted, placed, spare, planning, today }: PlannedTurns,
   told: ReadonlySet<TaskId>,
 ): PlanIssue[] {
   const blocked = blockedOn(machine, planning.workdays, today);
   if (spare.length > 0 || blocked === null) return [];
   const found = new Set(placed.map(({ turn }) => turn));
-  const lost = rest.filter((turn) => !found.has(turn) && !told.has(turn.task));
-  const tasks = [...new Set(lost.map(({ task }) => task))];
+  const lost = fitted.filter(({ turn }) => !found.has(turn) && !told.has(turn.task));
+  const tasks = [...new Set(lost.map(({ turn }) => turn.task))];
   return tasks.length === 0 ? [] : [{ code: "no-day-at-all", tasks, blocked }];
 }
 
@@ -109,6 +136,8 @@ export function dayToSpare(issue: PlanIssue, today: DayNumber): DayNumber | null
     case "hard-end-passed":
       return issue.first === null ? today : null;
     case "visit-after-hard-end":
+    case "left-out-before-hard-end":
+    case "hard-end-before-it-counts":
       return null;
   }
 }

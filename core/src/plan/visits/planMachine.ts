@@ -1,14 +1,17 @@
+import { partition } from "es-toolkit";
 import type { TaskId } from "../../book/ids.js";
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import type { Visit } from "../../book/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
-import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
-import { candidateDays, firstOn } from "./candidates.js";
+import type { MachineState } from "../../schedule/taskDue.js";
+import { candidateDays } from "./candidates.js";
 import { cheapestDays } from "./cheapestDays.js";
+import { fitTurns, type FittedTurn } from "./fitTurns.js";
+import { heldVisits, undoneTasks } from "./heldVisits.js";
 import { planIssuesOf, type PlanIssue } from "./planIssues.js";
 import { spareDays } from "./spareDays.js";
-import { isAllowed, nearestTurn, turnKey, type Turn } from "./turn.js";
+import type { Turn } from "./turn.js";
 import type { MachineTurns } from "./turnsOf.js";
 import type { VisitDay } from "./visitDay.js";
 
@@ -59,18 +62,13 @@ export function planMachine(
   until: DayNumber,
 ): MachinePlan {
   const { machine, today } = state;
-  const open = visits
-    .filter((visit) => undone(visit, state).length > 0)
-    .sort((one, other) => one.date.localeCompare(other.date));
-  const ahead = open.filter(({ date }) => dayOf(date) >= today);
-  const taken = new Set<string>();
-  const held = ahead.map((visit) => heldVisit(visit, state, turns, taken));
-  const rest = turns.filter((turn) => !taken.has(turnKey(turn)));
+  const open = visits.filter((visit) => undoneTasks(visit, state).length > 0);
+  const [past, ahead] = partition(open, ({ date }) => dayOf(date) < today);
+  const held = heldVisits(ahead, state, turns);
   const spare = spareDays(machine, planning.workdays, today, until);
+  const fitted = fitTurns(turns, { held, open, spare, today });
   const placed = [false, true].flatMap((isOutside) => {
-    const own = rest
-      .filter((turn) => turn.isOutside === isOutside)
-      .map((turn) => ({ turn, fitted: withLeftOut(withinReach(turn, spare), open) }));
+    const own = fitted.filter(({ turn }) => turn.isOutside === isOutside);
     const given = held.filter((visit) => visit.isOutside === isOutside);
     return proposed(own, given, spare, costOfVisiting(machine, planning), planning);
   });
@@ -79,73 +77,13 @@ export function planMachine(
     fitting: placed.flatMap(({ turn, visit }) => (visit === one ? [turn] : [])),
   }));
   const fresh = groupByDay(placed.filter(({ visit }) => visit === null));
-  const missed = open
-    .filter(({ date }) => dayOf(date) < today)
-    .map((visit) => heldVisit(visit, state, turns, new Set()));
   return {
     visits: [...joined, ...fresh].sort((one, other) => one.day - other.day),
-    missed,
+    missed: heldVisits(past, state, turns),
     turns,
     left,
-    issues: planIssuesOf({ machine, rest, placed, held, spare, planning, today }),
+    issues: planIssuesOf({ machine, fitted, placed, held, spare, planning, today, until }),
   };
-}
-
-/** The tasks of a visit that have not been done since it was decided on. */
-function undone(visit: Visit, state: MachineState): TaskId[] {
-  const accepted = dayOf(visit.accepted);
-  const since = visit.since ?? -1;
-  return visit.tasks.filter((task) => {
-    const last = completionsOf(state, task).at(-1);
-    if (last === undefined || last.day < accepted) return true;
-    return last.day === accepted && last.order <= since;
-  });
-}
-
-/** A visit of the book with the turns it covers: of each task the turn nearest to its day that no visit before it has taken. */
-function heldVisit(
-  visit: Visit,
-  state: MachineState,
-  turns: readonly Turn[],
-  taken: Set<string>,
-): PlannedVisit {
-  const day = dayOf(visit.date);
-  const tasks = undone(visit, state);
-  const own = tasks.flatMap((task): Turn[] => {
-    const left = turns.filter((turn) => !taken.has(turnKey(turn)));
-    const nearest = nearestTurn(left, task, day);
-    if (nearest === null) return [];
-    taken.add(turnKey(nearest));
-    return [nearest];
-  });
-  const covered = new Set(own.map(({ task }) => task));
-  const isOutside = visit.tasks.every((task) => (state.tasks.get(task)?.outside ?? null) !== null);
-  return {
-    day,
-    visit,
-    turns: own,
-    others: visit.tasks.filter((task) => !covered.has(task)),
-    fitting: [],
-    isOutside,
-  };
-}
-
-/** A turn whose days are widened to the first day it can be done at all, where there is none within them. */
-function withinReach(turn: Turn, spare: readonly DayNumber[]): Turn {
-  const { latest } = turn;
-  const first = spare[0];
-  if (first === undefined || latest === null) return turn;
-  const earliest = firstOn(spare, turn.earliest);
-  if (earliest === null || earliest <= latest) return turn;
-  return { ...turn, latest: earliest };
-}
-
-/** A turn with the days of the visits that it was left out of. */
-function withLeftOut(turn: Turn, visits: readonly Visit[]): Turn {
-  const avoided = visits
-    .filter(({ without }) => without?.includes(turn.task) === true)
-    .map(({ date }) => dayOf(date));
-  return avoided.length === 0 ? turn : { ...turn, avoided };
 }
 
 interface Placed {
@@ -155,34 +93,27 @@ interface Placed {
   readonly visit: PlannedVisit | null;
 }
 
-/** A turn as it is, and as the search is to take it. */
-interface Fitted {
-  readonly turn: Turn;
-  readonly fitted: Turn;
-}
-
 /** The cheapest days for some turns, beside the visits there are; those that may be done on no day are left out. */
 function proposed(
-  turns: readonly Fitted[],
+  turns: readonly FittedTurn[],
   given: readonly PlannedVisit[],
   spare: readonly DayNumber[],
   visitCost: number,
   planning: Planning,
 ): Placed[] {
   const givenDays = new Map(given.map((visit) => [visit.day, visit]));
-  const open = [...spare, ...givenDays.keys()];
-  const possible = turns.filter(({ fitted }) => open.some((day) => isAllowed(fitted, day)));
+  const possible = turns.flatMap(({ turn, fitted }) => (fitted === null ? [] : { turn, fitted }));
   const fitted = possible.map((one) => one.fitted);
   const days: VisitDay[] = [...new Set([...candidateDays(spare, fitted), ...givenDays.keys()])]
     .sort((one, other) => one - other)
     .map((day) => {
-      const visit = givenDays.get(day);
-      const opened = new Set((visit?.turns ?? []).flatMap(({ access }) => access ?? []));
-      return { day, cost: visit === undefined ? visitCost : 0, opened };
+      const there = given.filter((visit) => visit.day === day).flatMap((visit) => visit.turns);
+      const opened = new Set(there.flatMap(({ access }) => access ?? []));
+      return { day, cost: givenDays.has(day) ? 0 : visitCost, opened };
     });
   const found = cheapestDays(fitted, days, planning);
   return (found?.days ?? []).map((day, index) => ({
-    turn: (possible[index] as Fitted).turn,
+    turn: (possible[index] as (typeof possible)[number]).turn,
     day,
     visit: givenDays.get(day) ?? null,
   }));

@@ -42,14 +42,23 @@ export function turnKey({ task, number }: Pick<Turn, "task" | "number">): string
   return `${number} ${task}`;
 }
 
-/** Of some turns the one of a task that is nearest to a day, the earlier of two; null where there is none. */
-export function nearestTurn(turns: readonly Turn[], task: TaskId, day: DayNumber): Turn | null {
-  let nearest: Turn | null = null;
-  for (const turn of turns) {
-    if (turn.task !== task) continue;
-    if (nearest === null || Math.abs(turn.due - day) < Math.abs(nearest.due - day)) nearest = turn;
-  }
-  return nearest;
+/**
+ * Of some turns of a machine the one of a task that work on a day is for: the first that may be done on it,
+ * else the one nearest to it, what is overdue counted from `today`; null where there is none.
+ */
+export function turnOn(
+  turns: readonly Turn[],
+  task: TaskId,
+  day: DayNumber,
+  today: DayNumber,
+): Turn | null {
+  const own = turns.filter((turn) => turn.task === task);
+  const away = ({ due }: Turn): number => Math.abs(Math.max(due, today) - day);
+  const [first = null, ...rest] = own;
+  return (
+    own.find((turn) => isAllowed(turn, day)) ??
+    rest.reduce((nearest, turn) => (nearest && away(turn) >= away(nearest) ? nearest : turn), first)
+  );
 }
 
 /** Whether a turn may be done on a day. */

@@ -3,7 +3,7 @@ import { day, someDays, someTurns, turn, WEIGHTS } from "../../../test/turns.js"
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { ChainPlan } from "./chainPlan.js";
 import { chainsOf } from "./chainsOf.js";
-import { costOfTurn, countsOn, isAllowed, isPastHardEnd, nearestTurn, type Turn } from "./turn.js";
+import { costOfTurn, countsOn, isAllowed, isPastHardEnd, turnOn, type Turn } from "./turn.js";
 import { BEFORE, chainedTurn, TurnChain } from "./turnChain.js";
 
 const DAYS = [90, 95, 100, 105, 110] as DayNumber[];
@@ -116,12 +116,24 @@ test("every turn is in one chain, whatever the turns and days", () => {
   );
 });
 
-test("of the turns of a task the nearest to a day is found, the earlier of two as near", () => {
-  const turns = [turn("oil", 90), turn("oil", 110, { number: 2 }), turn("wash", 100)];
-  const nearest = (to: number): number | undefined =>
-    nearestTurn(turns, "oil" as Turn["task"], to as DayNumber)?.number;
-  expect([nearest(91), nearest(100), nearest(101)]).toEqual([1, 1, 2]);
-  expect(nearestTurn(turns, "belt" as Turn["task"], 100 as DayNumber)).toBeNull();
+test("of the turns of a task that of a day is found: one that may be done on it, else the nearest, overdue ones from today", () => {
+  const turns = [
+    turn("oil", 20, { earliest: 10, latest: 110 }),
+    turn("oil", 130, { number: 2, earliest: 125, latest: null }),
+    turn("wash", 100),
+  ];
+  const of = (to: number): number | undefined =>
+    turnOn(turns, "oil" as Turn["task"], to as DayNumber, 90 as DayNumber)?.number;
+  expect([91, 110, 111, 125].map(of)).toEqual([1, 1, 2, 2]);
+  expect([
+    turnOn(
+      [turn("oil", 20, { latest: 20 }), turn("oil", 130, { earliest: 125 })],
+      "oil" as Turn["task"],
+      100 as DayNumber,
+      90 as DayNumber,
+    )?.due,
+  ]).toEqual([20]);
+  expect(turnOn(turns, "belt" as Turn["task"], 100 as DayNumber, 90 as DayNumber)).toBeNull();
 });
 
 test("on fixed dates what is done before its days does not count; elsewhere it does, early as it is", () => {

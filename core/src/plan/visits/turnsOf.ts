@@ -135,12 +135,18 @@ function turnsOfTask(
     minutes: needs.minutes,
     isOutside: (task.outside ?? null) !== null,
   };
+  const isGrid = onGrid(task);
+  const ownInterval = daysOfInterval(task, reckoning.limits, state);
   let before = dayBefore(reckoning, state);
   return shown.flatMap((date, index): Turn[] => {
-    if (date === null || date.due > until) return [];
-    const length = before === null ? USUAL_INTERVAL : Math.max(1, daysBetween(before, date.due));
-    before = date.due;
-    const isGrid = onGrid(task);
+    // A hard limit by meter may end before the likely date.
+    if (date === null || Math.min(date.due, date.hardEnd ?? date.due) > until) return [];
+    const length = Math.min(
+      before === null ? USUAL_INTERVAL : Math.max(1, daysBetween(before, date.due)),
+      isGrid && index > 0 ? (ownInterval ?? Infinity) : Infinity,
+    );
+    // What is overdue is done from today on, and the next turn counted from then.
+    before = isGrid ? date.due : (Math.max(date.due, state.today) as DayNumber);
     const forward = addDays(date.due, -Math.floor(length * (isGrid ? GRID_SHARE : HALF)));
     const ends = [halfWay(date, shown[index + 1] ?? null, state.today), date.hardEnd];
     const known = ends.filter((day) => day !== null);

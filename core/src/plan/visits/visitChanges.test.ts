@@ -40,7 +40,7 @@ test("it is moved, pinned, noted and added to", () => {
   expect(afterOf(moveVisit(held, TODAY))).toEqual([{ ...held, date: "2026-11-23" }]);
   expect(afterOf(pinVisit(held, true))).toEqual([{ ...held, pinned: true }]);
   const without = { ...held, tasks: [OIL], without: [WASH] };
-  expect(afterOf(addToVisit(without, WASH))).toEqual([{ ...held, without: [] }]);
+  expect(afterOf(addToVisit(without, WASH, null, context))).toEqual([{ ...held, without: [] }]);
 });
 
 test("a task left out is kept as left out; without any task the visit goes", () => {
@@ -55,4 +55,28 @@ test("split, both parts were accepted when the whole was", () => {
     { ...held, since: 3, id: "new", date: "2026-12-23", tasks: ["wash"] },
   ]);
   expect(splitVisit(held, [OIL, WASH], TODAY, context).records).toEqual([]);
+});
+
+test("the turns that are meant go with their tasks: accepted, added, left out and split", () => {
+  const turns = [
+    { task: OIL, number: 1 },
+    { task: WASH, number: 2 },
+  ];
+  const [accepted] = afterOf(
+    acceptVisits([{ machine: "van" as never, day: TODAY, tasks: [OIL, WASH], turns }], context),
+  );
+  expect(accepted).toMatchObject({ turns });
+  expect(visitSchema.safeParse(accepted).success).toBe(true);
+  const both = { ...held, turns };
+  expect(afterOf(leaveOut(both, WASH))).toEqual([
+    { ...held, tasks: [OIL], turns: [turns[0]], without: [WASH] },
+  ]);
+  expect(afterOf(splitVisit(both, [WASH], TODAY, context))).toMatchObject([
+    { tasks: [OIL], turns: [turns[0]] },
+    { tasks: [WASH], turns: [turns[1]] },
+  ]);
+  // What is added later is counted from then.
+  expect(afterOf(addToVisit({ ...both, tasks: [OIL] }, WASH, 1, context))).toMatchObject([
+    { turns: [turns[0], { task: WASH, number: 1, accepted: "2026-11-23", since: 7 }] },
+  ]);
 });

@@ -2,6 +2,7 @@ import type { Change, RecordChange } from "../../book/change.js";
 import type { MachineId, TaskId, VisitId } from "../../book/ids.js";
 import type { Visit } from "../../book/visit.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
+import type { Turn } from "./turn.js";
 
 /** What a change to visits is told of the world. */
 export interface VisitContext {
@@ -20,22 +21,29 @@ const changeOf = (command: string, ...records: RecordChange<"visits">[]): Change
   records,
 });
 
+/** A turn of a task by its number from today. */
+export type TurnName = Pick<Turn, "task" | "number">;
+
 /** A visit that is decided on: work on a machine on a day. */
 export interface NewVisit {
   readonly machine: MachineId;
   readonly day: DayNumber;
   readonly tasks: readonly TaskId[];
+  /** Which turns of its tasks are meant, counted from today; of a task that is not named, the turn of the day. */
+  readonly turns?: readonly TurnName[];
   readonly without?: readonly TaskId[];
   readonly isPinned?: boolean;
 }
 
 function visitOf(visit: NewVisit, { today, newId, since }: VisitContext): Visit {
-  const { machine, day, tasks, without = [], isPinned = false } = visit;
+  const { machine, day, tasks, turns = [], without = [], isPinned = false } = visit;
+  const named = turns.filter(({ task }) => tasks.includes(task));
   return {
     id: newId() as VisitId,
     machine,
     date: formatDay(day),
     tasks: [...tasks],
+    ...(named.length > 0 ? { turns: named.map(({ task, number }) => ({ task, number })) } : {}),
     accepted: formatDay(today),
     ...(since === null ? {} : { since }),
     ...(isPinned ? { pinned: true } : {}),
@@ -64,11 +72,31 @@ export function noteVisit(visit: Visit, note: string): Change {
   return changeOf("note-visit", edited(visit, { ...visit, note: note.trim() || null }));
 }
 
-/** Takes a task into a visit. */
-export function addToVisit(visit: Visit, task: TaskId): Change {
+/** A visit with some tasks only, in their order, and the turns that are meant of these. */
+function withTasks(visit: Visit, tasks: readonly TaskId[]): Visit {
+  const { turns, ...rest } = visit;
+  const named = (turns ?? []).filter(({ task }) => tasks.includes(task));
+  return { ...rest, tasks: [...tasks], ...(named.length > 0 ? { turns: named } : {}) };
+}
+
+/** Takes a task into a visit: the turn of that number from today, or with none the turn of the day. */
+export function addToVisit(
+  visit: Visit,
+  task: TaskId,
+  number: number | null,
+  { today, since }: Pick<VisitContext, "today" | "since">,
+): Change {
+  const others = withTasks(
+    visit,
+    visit.tasks.filter((one) => one !== task),
+  );
   const without = (visit.without ?? []).filter((one) => one !== task);
-  const tasks = [...visit.tasks.filter((one) => one !== task), task];
-  return changeOf("add-to-visit", edited(visit, { ...visit, tasks, without }));
+  // Counted from now, not from when the visit was decided on.
+  const chosen = number === null ? [] : [{ task, number, accepted: formatDay(today), since }];
+  const turns = [...(others.turns ?? []), ...chosen];
+  const tasks = [...others.tasks, task];
+  const after = { ...others, tasks, ...(turns.length > 0 ? { turns } : {}), without };
+  return changeOf("add-to-visit", edited(visit, after));
 }
 
 /** Leaves a task out of a visit; it is not proposed for it again. A visit left without any is dropped. */
@@ -76,7 +104,7 @@ export function leaveOut(visit: Visit, task: TaskId): Change {
   const tasks = visit.tasks.filter((one) => one !== task);
   if (tasks.length === 0) return dropVisit(visit);
   const without = [...(visit.without ?? []).filter((one) => one !== task), task];
-  return changeOf("leave-out-of-visit", edited(visit, { ...visit, tasks, without }));
+  return changeOf("leave-out-of-visit", edited(visit, { ...withTasks(visit, tasks), without }));
 }
 
 /** Moves some tasks of a visit into one of their own on another day. */
@@ -90,12 +118,14 @@ export function splitVisit(
   const goes = visit.tasks.filter((one) => tasks.includes(one));
   if (stays.length === 0 || goes.length === 0) return changeOf("split-visit");
   const parted = visitOf({ machine: visit.machine, day, tasks: goes }, context);
+  const { turns } = withTasks(visit, goes);
   const own = {
     ...parted,
+    ...(turns === undefined ? {} : { turns }),
     accepted: visit.accepted,
     ...("since" in visit ? { since: visit.since } : {}),
   };
-  return changeOf("split-visit", edited(visit, { ...visit, tasks: stays }), edited(null, own));
+  return changeOf("split-visit", edited(visit, withTasks(visit, stays)), edited(null, own));
 }
 
 /** Drops a visit from the book: its tasks are proposed anew. */

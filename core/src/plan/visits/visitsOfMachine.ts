@@ -37,8 +37,8 @@ export interface Planned {
   readonly journeys: readonly Journey[];
 }
 
-/** A machine that cannot be spared on the days of its journeys. */
-function awayOn(machine: Machine, journeys: readonly Journey[], today: DayNumber): Machine {
+/** A machine as it is planned for: it cannot be spared on the days of its journeys. */
+export function awayOn(machine: Machine, journeys: readonly Journey[], today: DayNumber): Machine {
   if (journeys.length === 0) return machine;
   const away = journeys.map((journey): Needed => {
     const { date: from, name: reason } = journey;

@@ -21,7 +21,7 @@ const week = (visits: readonly WeekVisit[], excess: number, room = 600): FullWee
 });
 
 test("a visit goes to the cheapest workday of a week near by that has room", () => {
-  const [move] = movesOutOf(week([visit([due(120)])], 60)) ?? [];
+  const [move] = movesOutOf(week([visit([due(120)])], 60)).moves;
   expect(move?.at).toBe(0);
   expect(move?.to.more).toBeGreaterThan(0);
   // A day early costs half a unit of life, a day late a whole one: the Friday before is the least.
@@ -33,12 +33,12 @@ test("none goes past its hard end, nor to a day on which its machine is needed",
   const needed = [
     { from: "2026-12-28", until: "2027-01-03", reason: "fair" },
   ] as unknown as NonNullable<WeekVisit["machine"]["needed"]>;
-  const [move] = movesOutOf(week([visit([due(120, hard)], { machine: { needed } })], 60)) ?? [];
+  const [move] = movesOutOf(week([visit([due(120, hard)], { machine: { needed } })], 60)).moves;
   expect(mondayOf(move?.to.day ?? MONDAY)).toBe(addDays(MONDAY, -14));
 });
 
 test("work for others frees nothing, tasks added by hand do", () => {
-  expect(movesOutOf(week([visit([due(120)], { isOutside: true })], 60))).toBeNull();
-  expect(movesOutOf(week([visit([], { otherMinutes: 60 })], 60))).toHaveLength(1);
-  expect(movesOutOf(week([visit([due(120)])], 60, 119))).toBeNull();
+  expect(movesOutOf(week([visit([due(120)], { isOutside: true })], 60)).moves).toEqual([]);
+  expect(movesOutOf(week([visit([], { otherMinutes: 60 })], 60)).moves).toHaveLength(1);
+  expect(movesOutOf(week([visit([due(120)])], 60, 119)).moves).toEqual([]);
 });

@@ -1,7 +1,7 @@
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import { makeRoom, type Movable, type RoomMove } from "./makeRoom.js";
+import { makeRoom, type Movable, type RoomMade } from "./makeRoom.js";
 import { costOfVisiting } from "./planMachine.js";
 import { minutesOf, type CountedVisit } from "./ridge.js";
 import { mondayOf, spareDays } from "./spareDays.js";
@@ -35,8 +35,8 @@ export function otherWeeks(days: readonly OtherDay[], day: DayNumber, most: numb
   return [...weeks.values()].slice(0, most);
 }
 
-/** The least costly moves found that bring a week within its hours, cheapest first; null where none are ({@link makeRoom}). */
-export function movesOutOf({ visits, excess, room, today, planning }: FullWeek): RoomMove[] | null {
+/** The least costly moves found that bring a week within its hours, or as near to them as can be ({@link makeRoom}). */
+export function movesOutOf({ visits, excess, room, today, planning }: FullWeek): RoomMade {
   const left = new Map(room);
   return makeRoom(
     visits.map((visit) => movable(visit, today, planning)),
@@ -52,7 +52,7 @@ function movable(visit: WeekVisit, today: DayNumber, planning: Planning): Movabl
   const spare = spareDays(machine, planning.workdays, today, planUntil(today, planning));
   const weeks = otherWeeks(otherDays(turns, spare, cost, planning), day, Infinity);
   return {
-    minutes: minutesOf(visit),
+    minutes: Math.round(minutesOf(visit)),
     elsewhere: weeks.map((one) => ({ day: one.day, more: one.cost.total - stays })),
   };
 }

@@ -8,7 +8,7 @@ import type { WeekRoom } from "./useRoom.js";
 
 /** What makes room in a week that holds more than there are hours for, at least cost, to be done with one press. */
 export function MakeRoom({
-  room: { over, moves, failure },
+  room: { over, moves, remaining, failure },
   ...props
 }: {
   readonly room: WeekRoom;
@@ -21,35 +21,48 @@ export function MakeRoom({
       <h3 id="room" className="font-bold">
         {`${hoursWords(over)} more than there are`}
       </h3>
-      {moves ? <Moves {...props} moves={moves} /> : <p>{noMovesWords(moves, failure)}</p>}
+      {moves === undefined || moves.length === 0 ? (
+        <p>{noMovesWords(moves, failure)}</p>
+      ) : (
+        <Moves {...props} moves={moves} remaining={remaining} />
+      )}
     </section>
   );
 }
 
-function noMovesWords(moves: null | undefined, failure: string): string {
+function noMovesWords(moves: readonly VisitMove[] | undefined, failure: string): string {
   if (failure !== "") return `What makes room could not be worked out: ${failure}.`;
   if (moves === undefined) return "Looking for what makes room at least cost…";
-  return "No visits were found that may go to a week with room for them. Split one, leave a task out of it, or have some of the work done by others.";
+  return `No visits were found that may go to a week with room for them. ${OTHER_WAYS}`;
+}
+
+const OTHER_WAYS = "Split one, leave a task out of it, or have some of the work done by others.";
+
+/** What the moves come to: `What makes room at least cost, 12 cr more in all`. */
+function movesWords(moves: readonly VisitMove[], remaining: number, currency: string): string {
+  const all = moves.reduce((sum, { more }) => sum + more, 0);
+  const what =
+    remaining > 0 ? "What can go to a week with room for it" : "What makes room at least cost";
+  return `${what}${moves.length > 1 ? `, ${moreCost(all, currency)} in all` : ""}:`;
 }
 
 function Moves({
   moves,
+  remaining,
   today,
   currency,
   onMoveAll,
 }: {
   readonly moves: readonly VisitMove[];
+  readonly remaining: number;
   readonly today: DayNumber;
   readonly currency: string;
   readonly onMoveAll: (moves: readonly VisitMove[]) => void;
 }): ReactElement {
-  const all = moves.reduce((sum, { more }) => sum + more, 0);
   return (
     <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
       <div>
-        <p className="text-quiet">
-          {`What makes room at least cost${moves.length > 1 ? `, ${moreCost(all, currency)} in all` : ""}:`}
-        </p>
+        <p className="text-quiet">{movesWords(moves, remaining, currency)}</p>
         <ul>
           {moves.map(({ visit, day, more }) => (
             <li key={visit.key} className="py-0.5">
@@ -62,6 +75,9 @@ function Moves({
             </li>
           ))}
         </ul>
+        {remaining > 0 && (
+          <p>{`That leaves ${hoursWords(remaining)} more than there are. ${OTHER_WAYS}`}</p>
+        )}
       </div>
       <button type="button" className={QUIET_BUTTON} onClick={() => onMoveAll(moves)}>
         <CalendarPlus size={18} aria-hidden="true" />

@@ -168,20 +168,23 @@ function Fitting({ visit, nameOf, today, changes }: VisitPanelProps): ReactEleme
   if (visit.planned.fitting.length === 0) return null;
   return (
     <ul aria-label="Would be cheapest in this visit too">
-      {visit.planned.fitting.map(({ task, due }) => (
-        <li key={task} className="flex flex-wrap items-center gap-x-4">
-          <span>{`Fits in: ${nameOf(task)}, due ${shortDate(due, today)}`}</span>
-          <button
-            type="button"
-            aria-label={`Add ${nameOf(task)}`}
-            className="inline-flex min-h-9 items-center gap-1 px-2 text-clear underline max-sm:min-h-12"
-            onClick={() => void changes.add(visit, task)}
-          >
-            <Plus size={15} aria-hidden="true" />
-            Add
-          </button>
-        </li>
-      ))}
+      {visit.planned.fitting.map((turn) => {
+        const { task, due } = turn;
+        return (
+          <li key={task} className="flex flex-wrap items-center gap-x-4">
+            <span>{`Fits in: ${nameOf(task)}, due ${shortDate(due, today)}`}</span>
+            <button
+              type="button"
+              aria-label={`Add ${nameOf(task)}`}
+              className="inline-flex min-h-9 items-center gap-1 px-2 text-clear underline max-sm:min-h-12"
+              onClick={() => void changes.add(visit, task, turn)}
+            >
+              <Plus size={15} aria-hidden="true" />
+              Add
+            </button>
+          </li>
+        );
+      })}
     </ul>
   );
 }
@@ -253,8 +256,8 @@ function VisitNote({ visit, changes }: VisitPanelProps): ReactElement | null {
 }
 
 function AddTask(props: VisitPanelProps): ReactElement | null {
-  const { visit, nameOf, tasks, planning, currency, changes } = props;
-  const addable = addableTo(visit, tasks, planning);
+  const { visit, nameOf, tasks, planning, currency, changes, today } = props;
+  const addable = addableTo(visit, tasks, today, planning);
   if (addable.length === 0) return null;
   return (
     <div className="w-72 max-w-full">
@@ -266,7 +269,8 @@ function AddTask(props: VisitPanelProps): ReactElement | null {
           ...addable.map((one) => [one.task, addWords(nameOf(one.task), one, currency)] as const),
         ]}
         onChange={(task) => {
-          if (task !== "") void changes.add(visit, task as TaskId);
+          const chosen = addable.find((one) => one.task === task);
+          if (chosen !== undefined) void changes.add(visit, chosen.task, chosen.turn);
         }}
       />
     </div>

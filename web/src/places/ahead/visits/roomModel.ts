@@ -52,11 +52,7 @@ export function overfull(
 }
 
 /** The moves as those of the visits they are of. */
-export function visitMoves(
-  { movable }: Overfull,
-  moves: readonly RoomMove[] | null,
-): VisitMove[] | null {
-  if (moves === null) return null;
+export function visitMoves({ movable }: Overfull, moves: readonly RoomMove[]): VisitMove[] {
   return moves.flatMap(({ at, to }) =>
     movable.slice(at, at + 1).map((visit) => ({ visit, ...to })),
   );

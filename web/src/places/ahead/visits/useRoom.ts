@@ -10,17 +10,23 @@ import { listVisits } from "./visitModel.js";
 export interface WeekRoom {
   /** Hours of work more than there are. */
   readonly over: number;
-  /** Null where none are found, undefined as long as they are looked for. */
-  readonly moves: readonly VisitMove[] | null | undefined;
+  /** None where none are found, undefined as long as they are looked for. */
+  readonly moves: readonly VisitMove[] | undefined;
+  /** Hours more than there are when they are made. */
+  readonly remaining: number;
   /** What went wrong in looking, empty where nothing did. */
   readonly failure: string;
 }
 
 interface Answer {
   readonly of: Overfull | null;
-  readonly moves: readonly VisitMove[] | null;
+  readonly moves: readonly VisitMove[];
+  readonly remaining: number;
   readonly failure: string;
 }
+
+const NOTHING: Answer = { of: null, moves: [], remaining: 0, failure: "" };
+const MINUTES_AN_HOUR = 60;
 
 /** How to make room in the week chosen, as the plan stands; null where none is needed. */
 export function useRoom(
@@ -28,7 +34,7 @@ export function useRoom(
   week: DayNumber | null,
   today: DayNumber,
 ): WeekRoom | null {
-  const [answer, setAnswer] = useState<Answer>({ of: null, moves: null, failure: "" });
+  const [answer, setAnswer] = useState<Answer>(NOTHING);
   const asked = useMemo(() => {
     if (week === null) return null;
     const ridge = ridgeOf(listVisits(machines, null), today, planning.weeks + 1);
@@ -42,10 +48,16 @@ export function useRoom(
     roomSearch()
       .movesOutOf(asked.asked)
       .then(
-        (moves) =>
-          isWanted && setAnswer({ of: asked, moves: visitMoves(asked, moves), failure: "" }),
+        ({ moves, remaining }) =>
+          isWanted &&
+          setAnswer({
+            of: asked,
+            moves: visitMoves(asked, moves),
+            remaining: remaining / MINUTES_AN_HOUR,
+            failure: "",
+          }),
         (error: unknown) =>
-          isWanted && setAnswer({ of: asked, moves: null, failure: errorWords(error) }),
+          isWanted && setAnswer({ ...NOTHING, of: asked, failure: errorWords(error) }),
       );
     return () => {
       isWanted = false;
@@ -56,6 +68,7 @@ export function useRoom(
   return {
     over: asked.over,
     moves: isThere ? answer.moves : undefined,
+    remaining: isThere ? answer.remaining : 0,
     failure: isThere ? answer.failure : "",
   };
 }

@@ -11,6 +11,7 @@ import {
   type DayNumber,
   type NewVisit,
   type TaskId,
+  type Turn,
   type Visit,
   type VisitContext,
 } from "@yonderfell/core";
@@ -27,7 +28,8 @@ export interface VisitChanges {
   /** Several at once, as one change. */
   readonly moveAll: (moves: readonly VisitMove[]) => Promise<boolean>;
   readonly pin: (visit: ListedVisit, isPinned: boolean) => Promise<boolean>;
-  readonly add: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
+  /** The turn is the one meant, null where the task has none ahead. */
+  readonly add: (visit: ListedVisit, task: TaskId, turn: Turn | null) => Promise<boolean>;
   readonly leaveOut: (visit: ListedVisit, task: TaskId) => Promise<boolean>;
   readonly split: (
     visit: ListedVisit,
@@ -54,7 +56,8 @@ function contextOf({ of }: ListedVisit): VisitContext {
 /** A visit as it is written when it is accepted. */
 function written(visit: ListedVisit, more: Partial<NewVisit> = {}): NewVisit {
   const { of, planned } = visit;
-  return { machine: of.machine.id, day: planned.day, tasks: tasksOf(visit), ...more };
+  const { turns } = visit;
+  return { machine: of.machine.id, day: planned.day, tasks: tasksOf(visit), turns, ...more };
 }
 
 const accepted = (visit: ListedVisit, more: Partial<NewVisit>): Change =>
@@ -121,10 +124,14 @@ export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges
       const day = on(visit.planned.day);
       return apply(change, isPinned ? `${tagOf(visit)} is pinned to ${day}.` : "No longer pinned.");
     },
-    add: (visit, task) => {
+    add: (visit, task, turn) => {
       const { visit: held } = visit.planned;
       const tasks = [...tasksOf(visit), task];
-      const change = held === null ? accepted(visit, { tasks }) : addToVisit(held, task);
+      const turns = [...visit.turns, ...(turn === null ? [] : [turn])];
+      const change =
+        held === null
+          ? accepted(visit, { tasks, turns })
+          : addToVisit(held, task, turn?.number ?? null, contextOf(visit));
       return apply(change, `Added to ${tagOf(visit)} on ${on(visit.planned.day)}.`);
     },
     leaveOut: (visit, task) => {

@@ -3,10 +3,10 @@ import {
   isPastHardEnd,
   otherDays,
   costOfVisiting,
-  nearestTurn,
   spareDays,
   planUntil,
   turnKey,
+  turnOn,
   visitCostOn,
   type DayNumber,
   type OtherDay,
@@ -90,22 +90,30 @@ export function pastHardLimits({ turns, day }: Pick<ListedVisit, "turns" | "day"
   return turns.filter((turn) => isPastHardEnd(turn, day)).map(({ task }) => task);
 }
 
-/** The tasks of its machine that a visit could take in on its day, with what each would add to what it costs. */
+/** A task that a visit could take in, and the turn of it that is meant. */
+export interface AddableTask extends Addable {
+  readonly turn: Turn | null;
+}
+
+/** The tasks of its machine that a visit could take in on its day, with what each would add to what it costs: turns that no other visit of the book has. */
 export function addableTo(
   visit: ListedVisit,
   tasks: readonly TaskId[],
+  today: DayNumber,
   planning: Planning,
-): Addable[] {
+): AddableTask[] {
   const { day, turns, of, planned } = visit;
   const inIt = new Set([...turns.map(({ task }) => task), ...planned.others]);
+  const held = of.plan.visits.filter((one) => one.visit !== null).flatMap((one) => one.turns);
+  const free = of.plan.turns.filter((turn) => !held.includes(turn));
   const before = costOn(visit, day, planning).total;
   return tasks
     .filter((task) => !inIt.has(task))
     .map((task) => {
-      const turn = nearestTurn(of.plan.turns, task, day);
-      if (turn === null) return { task, more: null, counts: false };
+      const turn = turnOn(free, task, day, today);
+      if (turn === null) return { task, turn, more: null, counts: false };
       const { total } = costOn({ ...visit, turns: [...turns, turn] }, day, planning);
-      return { task, more: total - before, counts: countsOn(turn, day) };
+      return { task, turn, more: total - before, counts: countsOn(turn, day) };
     });
 }
 

@@ -22,7 +22,7 @@ jest.mock("../../../app/openBook.js", () =>
   jest.requireActual<object>("../../../../test/openedBook.js"),
 );
 
-const mockSearch = jest.fn<ReturnType<typeof movesOutOf> | Promise<null>, [FullWeek]>();
+const mockSearch = jest.fn<ReturnType<typeof movesOutOf> | Promise<never>, [FullWeek]>();
 jest.mock("../../../work/roomClient.js", () => ({
   roomSearch: () => ({
     // Asked at once, answered a moment later, as by a worker.
@@ -154,9 +154,12 @@ test("a week that holds too much is gone to, and one press makes room in it", as
 test("where several weeks are too full it says how many; several moves have a sum and go as one change", async () => {
   const people = BOOK.people?.map((one, at) => ({ ...one, hoursAWeek: at === 0 ? 5 : null }));
   await openBookInMemory({ ...BOOK, people: people ?? [], bays: [] });
-  mockSearch.mockImplementationOnce(({ visits }) =>
-    visits.slice(0, 2).map(({ day }, at) => ({ at, to: { day: addDays(day, 70), more: 2 + at } })),
-  );
+  mockSearch.mockImplementationOnce(({ visits }) => ({
+    moves: visits
+      .slice(0, 2)
+      .map(({ day }, at) => ({ at, to: { day: addDays(day, 70), more: 2 + at } })),
+    remaining: 0,
+  }));
   render(<VisitsPage />, { wrapper: Around });
   const over = await screen.findByRole("button", { name: /^The week of / });
   expect(plain(over.parentElement?.textContent)).toMatch(
@@ -182,11 +185,22 @@ test("where no moves make room it says what else would, and a search that fails 
   await user.click(over);
   expect(screen.getByText("Looking for what makes room at least cost…")).toBeVisible();
   await user.click(screen.getByRole("button", { name: "All weeks" }));
-  mockSearch.mockReturnValueOnce(null);
+  mockSearch.mockReturnValueOnce({ moves: [], remaining: 90 });
   await user.click(over);
   expect(await screen.findByText(/^No visits were found that may go .* Split one/)).toBeVisible();
   await user.click(screen.getByRole("button", { name: "All weeks" }));
   expect(screen.queryByRole("region", { name: /more than there are$/ })).toBeNull();
+  mockSearch.mockImplementationOnce(({ visits }) => ({
+    moves: visits
+      .slice(0, 1)
+      .map(({ day }, at) => ({ at, to: { day: addDays(day, 70), more: 2 } })),
+    remaining: 90,
+  }));
+  await user.click(over);
+  expect(
+    await screen.findByText(/^That leaves 1.5 h more than there are\. Split one/),
+  ).toBeVisible();
+  await user.click(screen.getByRole("button", { name: "All weeks" }));
   mockSearch.mockRejectedValueOnce(new Error("the worker is gone"));
   await user.click(over);
   expect(await screen.findByText(/^What makes room could not be worked out: /)).toBeVisible();
