@@ -72,6 +72,7 @@ export * from "./meter/figureDoubt.js";
 export * from "./meter/readMeter.js";
 export * from "./meter/settleFigure.js";
 export * from "./ledger/corrections.js";
+export * from "./ledger/followUps.js";
 export * from "./ledger/logWork.js";
 export * from "./schedule/board.js";
 export * from "./book/changeSettings.js";

@@ -1,9 +1,11 @@
-import { applyChange, put, type RecordChange } from "../book/change.js";
+import { applyChange, put, type Change, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
 import type { Entry, LookAgain, ReminderFact } from "../book/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/ids.js";
+import { isMeterLimit } from "../book/limitKind.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success, type Result } from "../book/result.js";
+import type { Task } from "../book/task.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
 import {
@@ -13,6 +15,7 @@ import {
   type FigureIssue,
   type SettledFigure,
 } from "../meter/settleFigure.js";
+import { assumedFollowUps, followUpsOwed } from "./followUps.js";
 
 /** What a dial showed at the work, in the meter's own unit. */
 export interface WorkFigure {
@@ -38,6 +41,16 @@ export interface LogWorkInput {
   readonly reminders?: readonly ReminderFact[];
   /** Taken as done without a record of it. */
   readonly assumed?: boolean;
+  /** Until when papers say that a task on fixed dates holds, such as a roadworthiness test: its dates are fixed by it. */
+  readonly validUntil?: readonly ValidUntil[];
+  /** Whether what follows work of an earlier day was done with it ({@link followUpsOwed}); else it is still to be done. */
+  readonly followUpsDone?: boolean;
+}
+
+/** A day up to which a task that has been done holds. */
+export interface ValidUntil {
+  readonly task: TaskId;
+  readonly day: DayNumber;
 }
 
 /** What stands in the way of logging work. */
@@ -49,11 +62,14 @@ export type LogWorkIssue =
   | { readonly code: "done-and-tested"; readonly task: TaskId }
   /** Look again after how much: a number above 0. */
   | { readonly code: "look-again-missing"; readonly task: TaskId }
+  /** What is done holds longer than to the day it was done. */
+  | { readonly code: "valid-until-early"; readonly task: TaskId }
   | { readonly code: "figure-refused"; readonly meter: MeterId; readonly issue: FigureIssue };
 
 /**
- * Logs work: one entry of the log, with what lets its figures stand. Refused: neither task nor note,
- * a task that is not the machine's, a day after today, and figures that {@link settleFigure} refuses.
+ * Logs work: one entry of the log, with what lets its figures stand, and where it is so said the follow-ups
+ * that were done with it. Refused: neither task nor note, a task that is not the machine's, a day after today, a
+ * paper that ends before it begins, and figures that {@link settleFigure} refuses.
  */
 export function logWork(
   book: MachineBook,
@@ -63,7 +79,31 @@ export function logWork(
   const work = settleWork(book, input, context);
   if (!work.ok) return work;
   const entry = put("entries", entryOf(book, input, work.value.isConfirmed, context));
-  return success({ command: "log-work", records: [...work.value.records, entry] });
+  const records = [...work.value.records, entry, ...fixedDates(book, input)];
+  const logged: Change = { command: "log-work", records };
+  if (input.followUpsDone !== true) return success(logged);
+  const owed = followUpsOwed(book, logged, entry.id as EntryId, context.today);
+  return success({ ...logged, records: [...records, ...assumedFollowUps(book, owed, context)] });
+}
+
+/** The tasks whose fixed dates are counted from what papers say from now on. */
+function fixedDates(book: MachineBook, { validUntil }: LogWorkInput): RecordChange<"tasks">[] {
+  return (validUntil ?? []).flatMap(({ task: id, day }) => {
+    const task = book.tasks.find((one) => one.id === id);
+    if (task === undefined) return [];
+    const regimes = Object.entries(task.regimes ?? {}).map(([name, limits]) => [
+      name,
+      limits.map((limit) => (isMeterLimit(limit) ? limit : { ...limit, from: formatDay(day) })),
+    ]);
+    const after: Task = { ...task, regimes: Object.fromEntries(regimes) };
+    return [{ section: "tasks", id, before: task, after }];
+  });
+}
+
+/** Whether papers may say until when a task that is done holds: it is on fixed dates of the calendar. */
+export function mayHoldUntil({ anchor, regimes }: Pick<Task, "anchor" | "regimes">): boolean {
+  const limits = Object.values(regimes ?? {}).flat();
+  return anchor === "grid" && limits.some((limit) => !isMeterLimit(limit));
 }
 
 /** Checks work, and settles its figures one after the other, each beside what the ones before have changed. */
@@ -165,12 +205,18 @@ function testIssues({ tasks, lookAgain }: LogWorkInput): LogWorkIssue[] {
   });
 }
 
+function paperIssues({ validUntil, day }: LogWorkInput): LogWorkIssue[] {
+  return (validUntil ?? [])
+    .filter((one) => one.day <= day)
+    .map(({ task }) => ({ code: "valid-until-early", task }));
+}
+
 function workIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
   const issues: LogWorkIssue[] = [];
   const named = tasksNamed(input);
   const isNothing = named.length + (input.reminders ?? []).length === 0;
   if (isNothing && input.note.trim() === "") issues.push({ code: "nothing-done" });
-  issues.push(...testIssues(input));
+  issues.push(...testIssues(input), ...paperIssues(input));
   const tasks = new Set(book.tasks.map((task) => task.id));
   for (const task of named) {
     if (!tasks.has(task)) issues.push({ code: "task-not-found", task });

@@ -21,6 +21,8 @@ export type Due<Value extends number> =
 export interface DueContext {
   readonly anchor: NonNullable<Task["anchor"]>;
   readonly last: Completion | null;
+  /** Its earliest completion up to today. */
+  readonly first: Completion | null;
   readonly historyIsKnown: boolean;
   readonly inService: DayNumber | null;
 }
@@ -84,9 +86,11 @@ function calendarDoneDue(limit: CalendarLimit, context: DueContext): Due<DayNumb
 }
 
 function calendarGridDue(limit: CalendarLimit, context: DueContext): Due<DayNumber> {
-  const { last, inService } = context;
+  const { last, first, inService } = context;
   const interval = intervalOf(limit);
-  const origin = (limit.from ?? null) === null ? inService : dayOf(limit.from as string);
+  const fixed = (limit.from ?? null) === null ? inService : dayOf(limit.from as string);
+  // Where nothing else fixes the grid, the first completion does.
+  const origin = fixed ?? first?.day ?? null;
   if (origin === null) return DATE_MISSING;
   if (last === null) {
     const due = inService === null ? origin : firstGridDay(origin, interval, inService, origin);
@@ -97,6 +101,9 @@ function calendarGridDue(limit: CalendarLimit, context: DueContext): Due<DayNumb
     state: "set",
     due: firstGridDay(origin, interval, satisfied, origin),
     from: satisfied,
-    basis: { code: "grid", last: datedFact(last) },
+    basis: {
+      ...{ code: "grid", last: datedFact(last) },
+      ...(fixed === null && first !== null ? { first: datedFact(first) } : {}),
+    },
   };
 }

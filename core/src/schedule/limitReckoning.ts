@@ -13,8 +13,15 @@ export type Basis =
   /** Never done, history known: from 0, or from the day in service. */
   | { readonly code: "never-done" }
   | { readonly code: "completed"; readonly last: CompletionFact }
-  /** On a fixed grid; `last` satisfied the point it counts from, null where never done. */
-  | { readonly code: "grid"; readonly last: CompletionFact | null }
+  /**
+   * On a fixed grid; `last` satisfied the point it counts from, null where never done. `first` is the completion
+   * its points are counted from, where nothing else fixes them.
+   */
+  | {
+      readonly code: "grid";
+      readonly last: CompletionFact | null;
+      readonly first?: CompletionFact;
+    }
   | { readonly code: "history-unknown" }
   | { readonly code: "life-unknown-then"; readonly last: CompletionFact }
   | { readonly code: "date-missing" }

@@ -84,10 +84,11 @@ export function inServiceDay(machine: Machine): DayNumber | null {
 
 /** Where each limit in force of a task with limits of its own is due (due rules §5). */
 export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
-  const last = completionsOf(state, task.id).at(-1) ?? null;
+  const completions = completionsOf(state, task.id);
   const context: DueContext = {
     anchor: task.anchor ?? "done",
-    last,
+    last: completions.at(-1) ?? null,
+    first: completions[0] ?? null,
     historyIsKnown: (state.machine.history ?? "known") === "known",
     inService: inServiceDay(state.machine),
   };

@@ -128,10 +128,12 @@ test("ticking a task shows when it comes next", async () => {
     const [tasks, setTasks] = useState<readonly string[]>([]);
     const [tests, setTests] = useState<readonly FormTest[]>([]);
     const figures = [unasked("odo", "11215", false)];
-    const form = { date: "2026-11-23", tasks, tests, figures, note: "" };
+    const said = { papers: [], followUps: "" as const };
+    const form = { date: "2026-11-23", tasks, tests, figures, note: "", ...said };
     const outlook = logOutlook(bus as NonNullable<typeof bus>, settingsOf(BOOK), form, TODAY, null);
     const both = { chosen: tasks, tests, onChange: setTasks, onTests: setTests };
-    return <TaskChoice outlook={outlook} today={TODAY} {...both} />;
+    const papers = { papers: [], onPapers: () => undefined };
+    return <TaskChoice outlook={outlook} today={TODAY} {...both} {...papers} />;
   }
   render(<Form />);
   expect(screen.queryByText("next")).not.toBeInTheDocument();
@@ -144,7 +146,7 @@ test("ticking a task shows when it comes next", async () => {
   await user.click(screen.getByRole("button", { name: "Brake fluid: tested sound, not done" }));
   const test = screen.getByRole("group", { name: "Tested sound: Brake fluid" });
   expect(plain(screen.getByText("look again").parentElement?.textContent ?? "")).toBe(
-    "look again clear, 23 May",
+    "look again clear, 23 May 2027",
   );
   await user.selectOptions(within(test).getByLabelText("Counted in"), "days");
   expect(plain(screen.getByText("look again").parentElement?.textContent ?? "")).toBe(

@@ -45,8 +45,15 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
         basis.last === null
           ? "Never done."
           : `Last done ${doneWords(basis.last, limit, place)}, which counts for ${gridPointWords(limit, place)}.`;
+      const first =
+        basis.first === undefined
+          ? []
+          : [
+              `Nothing else fixes its points, so they are counted from the first time it was done, ${doneWords(basis.first, limit, place)}.`,
+            ];
       return [
         last,
+        ...first,
         `On fixed points, ${intervalWords(limit, place.machine)}: ${dueWords(limit, place)}.`,
       ];
     }

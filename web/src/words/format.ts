@@ -1,4 +1,4 @@
-import { daysBetween, partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
+import { partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
 import { decimalSign, thousandsSign } from "./writing.js";
 
 /** The months as they are written, January first. */
@@ -26,9 +26,6 @@ export function plainText(words: string): string {
   return words.replaceAll(NBSP, " ").replaceAll("\u2060", "");
 }
 
-/** Within so many days of today a date is plain without its year. */
-const PLAIN_WITHIN_DAYS = 300;
-
 /** A date in full: `9 Dec 2026`. */
 export function fullDate(day: DayNumber): string {
   const { year, month, dayOfMonth } = partsFromDay(day);
@@ -40,10 +37,10 @@ export function dateWithWeekday(day: DayNumber): string {
   return `${WEEKDAYS[((day % 7) + 7) % 7]}${NBSP}${fullDate(day)}`;
 }
 
-/** A date as short as it stays plain: `9 Dec` near today, else `9 Dec 2028`. */
+/** A date as short as it stays plain: `9 Dec` of this year, `9 Dec 2028` of another. */
 export function shortDate(day: DayNumber, today: DayNumber): string {
-  const { month, dayOfMonth } = partsFromDay(day);
-  if (Math.abs(daysBetween(today, day)) > PLAIN_WITHIN_DAYS) return fullDate(day);
+  const { year, month, dayOfMonth } = partsFromDay(day);
+  if (year !== partsFromDay(today).year) return fullDate(day);
   return `${dayOfMonth}${NBSP}${MONTHS[month - 1]}`;
 }
 
@@ -111,4 +108,11 @@ export function spanOfDays(days: number): string {
 /** The sentence with its first letter raised. */
 export function sentence(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
+
+/** Some words in a row: `oil`, `oil and filter`, `oil, filter and belt`. */
+export function listOfWords(words: readonly string[]): string {
+  return LIST.format(words);
 }

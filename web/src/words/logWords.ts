@@ -26,6 +26,10 @@ export function logIssueWords(
       return `${taskName(machine, issue.task)}: it was either done or tested sound; choose one.`;
     case "look-again-missing":
       return `${taskName(machine, issue.task)}: say after how much to look again, a whole number of months or days, or a figure of a meter.`;
+    case "valid-until-early":
+      return `${taskName(machine, issue.task)}: it is valid until a day after the one it was done on; look at the year.`;
+    case "follow-ups-unsaid":
+      return "Say whether what followed the work was done too.";
     case "date-missing":
       return "Choose the day it was done.";
     case "day-in-future":

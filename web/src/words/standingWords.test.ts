@@ -12,7 +12,7 @@ test.each<[LaidUp, string]>([
   [{ months: [6] }, "Jun"],
   [{ months: [8, 6, 12, 1] }, "Jun, Aug, Dec to Jan"],
   [{ months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] }, "all year"],
-  [{ from: "2026-12-01", to: "2027-01-31" }, "1 Dec to 31 Jan"],
+  [{ from: "2026-12-01", to: "2027-01-31" }, "1 Dec to 31 Jan 2027"],
   [{ from: "2026-10-05" }, "5 Oct on"],
 ])("the lay-up %j reads %s", (one, words) => {
   expect(plain(laidUpSpan(one, TODAY))).toBe(words);

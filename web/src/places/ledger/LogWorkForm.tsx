@@ -4,6 +4,7 @@ import { DateField } from "../../ui/DateField.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { logIssueWords } from "../../words/logWords.js";
 import { FigureFields } from "./FigureFields.js";
+import { FollowUps } from "./FollowUps.js";
 import { LogSaved } from "./LogSaved.js";
 import { TaskChoice } from "./TaskChoice.js";
 import { useLogForm, type LogFormState, type LogStart } from "./useLogForm.js";
@@ -28,6 +29,8 @@ export function LogWorkForm(start: LogStart): ReactElement {
         tests={form.tests}
         onChange={(tasks) => fields.setValue("tasks", tasks)}
         onTests={(tests) => fields.setValue("tests", tests)}
+        papers={isCorrection ? null : form.papers}
+        onPapers={(papers) => fields.setValue("papers", papers)}
         today={today}
       />
       <div className="space-y-5">
@@ -38,6 +41,12 @@ export function LogWorkForm(start: LogStart): ReactElement {
           today={today}
           doubts={outlook.doubts}
           onFigures={(figures) => fields.setValue("figures", figures)}
+        />
+        <FollowUps
+          owed={outlook.owed}
+          machine={outlook.before}
+          answer={form.followUps}
+          onAnswer={(answer) => fields.setValue("followUps", answer)}
         />
         <label className="block text-fine text-quiet">
           Note: what was found, what went in

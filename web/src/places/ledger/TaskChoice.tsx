@@ -1,11 +1,12 @@
-import { stepsIncluded, type DayNumber, type TaskReckoning } from "@yonderfell/core";
+import { mayHoldUntil, stepsIncluded, type DayNumber, type TaskReckoning } from "@yonderfell/core";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import type { ReactElement } from "react";
 import { mostPressing } from "../../ui/boardOrder.js";
+import { DayField } from "../../ui/DayField.js";
 import { Cairn } from "../../ui/Cairn.js";
 import { dueWords, dueWordsWithRange } from "../../words/moves.js";
-import type { FormTest, LogOutlook } from "./logModel.js";
+import type { FormPaper, FormTest, LogOutlook } from "./logModel.js";
 import { TestFields } from "./TestFields.js";
 
 interface TaskChoiceProps {
@@ -15,6 +16,9 @@ interface TaskChoiceProps {
   readonly tests: readonly FormTest[];
   readonly onChange: (tasks: string[]) => void;
   readonly onTests: (tests: FormTest[]) => void;
+  /** Until when papers say that tasks hold; null where that is not asked. */
+  readonly papers: readonly FormPaper[] | null;
+  readonly onPapers: (papers: FormPaper[]) => void;
   readonly today: DayNumber;
 }
 
@@ -39,6 +43,8 @@ function TaskLine({
   tests,
   onChange,
   onTests,
+  papers,
+  onPapers,
   today,
 }: TaskChoiceProps & { readonly task: TaskReckoning }): ReactElement {
   const { id, name } = task.task;
@@ -79,6 +85,17 @@ function TaskLine({
           </button>
         )}
       </div>
+      {isDone && papers !== null && mayHoldUntil(task.task) && (
+        <div className="max-w-60 pb-3 pl-11">
+          <DayField
+            label="Valid until, as its papers say"
+            value={papers.find((one) => one.task === id)?.date ?? ""}
+            onChange={(date) =>
+              onPapers([...papers.filter((one) => one.task !== id), { task: id, date }])
+            }
+          />
+        </div>
+      )}
       {test !== undefined && (
         <TestFields
           test={test}

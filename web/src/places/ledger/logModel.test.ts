@@ -3,6 +3,7 @@ import {
   dayOf,
   logWork,
   machineBookOf,
+  readBookData,
   settingsOf,
   type Entry,
   type EntryId,
@@ -33,6 +34,8 @@ const FORM: LogForm = {
   date: "2026-11-23",
   tasks: ["t-bus-oil"],
   tests: [],
+  papers: [],
+  followUps: "",
   figures: [unasked("odo", "11215", false), unasked("hrs", "675.8", false)],
   note: "",
 };
@@ -121,5 +124,76 @@ test("an entry comes back into the form as it was saved, and its correction is l
   expect(logOutlook(book, SETTINGS, lower, TODAY, entry.id).issues).toEqual([]);
   expect(logOutlook(book, SETTINGS, lower, TODAY, null).issues.map((issue) => issue.code)).toEqual([
     "figure-refused",
+  ]);
+});
+
+/** A car with wheels to take off, nuts to torque again after, and a test on fixed dates that nothing fixes. */
+function carBook(): MachineBook {
+  const book = readBookData({
+    format: "yonderfell-book",
+    version: 1,
+    machines: [
+      {
+        id: "car",
+        tag: "1",
+        name: "Car",
+        kind: "car",
+        meters: [{ id: "odo", measure: "distance", unit: "km" }],
+      },
+    ],
+    readings: [
+      { id: "r1", machine: "car", meter: "odo", date: "2026-01-01", value: 10000 },
+      { id: "r2", machine: "car", meter: "odo", date: "2026-11-01", value: 22000 },
+    ],
+    tasks: [
+      { id: "wheels", machine: "car", name: "Wheels off", regimes: { handbook: [{ months: 12 }] } },
+      {
+        id: "nuts",
+        machine: "car",
+        name: "Wheel nuts",
+        follows: { task: "wheels", meter: "odo", amount: 50 },
+      },
+      {
+        id: "test",
+        machine: "car",
+        name: "Test",
+        anchor: "grid",
+        regimes: { handbook: [{ months: 12 }] },
+      },
+    ],
+  });
+  const car = book.ok ? machineBookOf(book.value, "car" as MachineId) : null;
+  if (car === null) throw new Error("no car");
+  return car;
+}
+
+const CAR: LogForm = { ...FORM, date: "2026-03-10", tasks: ["wheels"], figures: [] };
+const carOutlook = (form: LogForm): ReturnType<typeof logOutlook> =>
+  logOutlook(carBook(), SETTINGS, form, TODAY, null);
+const statusOf = ({ after }: ReturnType<typeof logOutlook>, id: string): unknown =>
+  after.tasks.find(({ task }) => task.id === id)?.status;
+
+test("work of an earlier day asks once whether what follows it was done too", () => {
+  const asked = carOutlook(CAR);
+  expect(asked.owed.map(({ task }) => task)).toEqual(["nuts"]);
+  expect(asked.issues).toEqual([{ code: "follow-ups-unsaid" }]);
+  const done = carOutlook({ ...CAR, followUps: "done" });
+  expect([done.issues, statusOf(done, "nuts")]).toEqual([[], "finished"]);
+  const owed = carOutlook({ ...CAR, followUps: "owed" });
+  expect([owed.issues, statusOf(owed, "nuts")]).toEqual([[], "overdue"]);
+  expect(carOutlook({ ...CAR, date: "2026-11-23" }).owed).toEqual([]);
+});
+
+test("until when the papers of a ticked test say it holds is when it comes next", () => {
+  const tested = { ...CAR, tasks: ["test"], papers: [{ task: "test", date: "2027-04-30" }] };
+  const dueOn = (form: LogForm): unknown => {
+    const limit = carOutlook(form).after.tasks.find(({ task }) => task.id === "test")?.limits[0];
+    return limit?.kind === "calendar" && limit.dueOn;
+  };
+  expect(dueOn(tested)).toBe(dayOf("2027-04-30"));
+  expect(dueOn({ ...tested, papers: [] })).toBe(dayOf("2027-03-10"));
+  const papers = [{ task: "test", date: "2026-03-01" }];
+  expect(carOutlook({ ...tested, papers }).issues).toEqual([
+    { code: "valid-until-early", task: "test" },
   ]);
 });

@@ -3,6 +3,7 @@ import {
   bookWithout,
   workDoubts,
   correctEntry,
+  followUpsOwed,
   logWork,
   parseDay,
   parseFigure,
@@ -18,6 +19,7 @@ import {
   type FigureDoubt,
   type LookAgain,
   type NotCorrectable,
+  type OwedFollowUp,
   type LogWorkInput,
   type LogWorkIssue,
   type MachineBook,
@@ -55,11 +57,22 @@ export interface FormTest {
   readonly found: string;
 }
 
+/** Until when the papers of a task say that it holds; empty where that is not said. */
+export interface FormPaper {
+  readonly task: string;
+  readonly date: string;
+}
+
+/** Whether what follows work of an earlier day was done with it; empty as long as that is not said. */
+export type FollowUpsAnswer = "" | "done" | "owed";
+
 /** The form as filled in so far; also what is kept as a draft. */
 export interface LogForm {
   readonly date: string;
   readonly tasks: readonly string[];
   readonly tests: readonly FormTest[];
+  readonly papers: readonly FormPaper[];
+  readonly followUps: FollowUpsAnswer;
   readonly figures: readonly FormFigure[];
   readonly note: string;
 }
@@ -97,9 +110,28 @@ export function withReckonedFigures(
   });
 }
 
+/** The follow-ups that logging work leaves to be done though they may have been done with it; none of a correction. */
+function owedBy(
+  book: MachineBook,
+  input: LogWorkInput,
+  today: DayNumber,
+  correcting: EntryId | null,
+): OwedFollowUp[] {
+  if (correcting !== null || input.day >= today) return [];
+  const logged = logWork(book, { ...input, followUpsDone: false }, lookingAhead(today));
+  const entry = logged.ok
+    ? logged.value.records.find(({ section }) => section === "entries")?.id
+    : undefined;
+  return logged.ok && entry !== undefined
+    ? followUpsOwed(book, logged.value, entry as EntryId, today)
+    : [];
+}
+
 /** What keeps the form from being put to the command. */
 export type FormIssue =
   | { readonly code: "date-missing" }
+  /** Whether what follows the work was done with it is not said. */
+  | { readonly code: "follow-ups-unsaid" }
   | { readonly code: "figure-unreadable"; readonly meter: MeterId };
 
 /** The form as the command takes it, or what cannot be read in it. Empty figures are left out. */
@@ -120,7 +152,12 @@ export function inputFrom(form: LogForm): {
   if (day === null || issues.length > 0) return { input: null, issues };
   const tasks = form.tasks as readonly TaskId[];
   const lookAgain = form.tests.map(lookAgainOf);
-  return { input: { day, tasks, figures, note: form.note, lookAgain }, issues };
+  const validUntil = form.papers.flatMap(({ task, date }) => {
+    const until = form.tasks.includes(task) ? parseDay(date) : null;
+    return until === null ? [] : [{ task: task as TaskId, day: until }];
+  });
+  const said = { validUntil, followUpsDone: form.followUps === "done" };
+  return { input: { day, tasks, figures, note: form.note, lookAgain, ...said }, issues };
 }
 
 function lookAgainOf({ task, amount, unit, found }: FormTest): LookAgain {
@@ -153,6 +190,8 @@ export function formOf(entry: Entry, book: MachineBook): LogForm {
     date: entry.date,
     tasks: entry.tasks ?? [],
     tests: (entry.lookAgain ?? []).map(formTestOf),
+    papers: [],
+    followUps: "",
     figures,
     note: entry.note ?? "",
   };
@@ -170,6 +209,8 @@ export interface LogOutlook {
   readonly issues: readonly LogIssue[];
   /** The figures that do not agree with the others, by meter, whatever has been answered. */
   readonly doubts: ReadonlyMap<string, FigureDoubt>;
+  /** What follows work of an earlier day and may have been done with it. */
+  readonly owed: readonly OwedFollowUp[];
 }
 
 /** The command the form stands for: logging work, or correcting the entry of an id. */
@@ -194,11 +235,21 @@ export function logOutlook(
   const before = reckonMachineBook(book, settings, today);
   const { input, issues } = inputFrom(form);
   const nothing = { before, after: before, moves: [] };
-  if (input === null) return { ...nothing, issues, doubts: new Map() };
+  if (input === null) return { ...nothing, issues, doubts: new Map(), owed: [] };
   const rest = correcting === null ? book : bookWithout(book, "entries", correcting);
   const doubts = workDoubts(rest, input, today);
   const result = commandOf(input, correcting)(book, lookingAhead(today));
-  if (!result.ok) return { ...nothing, issues: result.issues, doubts };
+  if (!result.ok) return { ...nothing, issues: result.issues, doubts, owed: [] };
+  const owed = owedBy(book, input, today, correcting);
   const after = reckonMachineBook(applyChange(book, result.value), settings, today);
-  return { before, after, moves: movesBetween(before, after, today), issues: [], doubts };
+  const moves = movesBetween(before, after, today);
+  const isUnsaid = owed.length > 0 && form.followUps === "";
+  return {
+    before,
+    after,
+    moves,
+    issues: isUnsaid ? [{ code: "follow-ups-unsaid" }] : [],
+    doubts,
+    owed,
+  };
 }

@@ -10,6 +10,8 @@ const draftSchema = z.object({
   tests: z
     .array(z.object({ task: z.string(), amount: z.string(), unit: z.string(), found: z.string() }))
     .default([]),
+  papers: z.array(z.object({ task: z.string(), date: z.string() })).default([]),
+  followUps: z.enum(["", "done", "owed"]).default(""),
   figures: z.array(
     z.object({
       meter: z.string(),

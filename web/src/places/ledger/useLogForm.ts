@@ -152,6 +152,8 @@ function freshForm(
     date: formatDay(today),
     tasks: asked.filter((task) => known.has(task)),
     tests: [],
+    papers: [],
+    followUps: "",
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
   };

@@ -16,7 +16,7 @@ import { dueTable } from "./dueTable.js";
 export default function TakeAway(): ReactElement {
   const { entry } = useBook();
   const board = useAppSelector((state) => state.board.machines);
-  const { machines, phase, seq } = useAppSelector((state) => state.visits);
+  const { machines, phase } = useAppSelector((state) => state.visits);
   const today = useAppSelector((state) => state.session.today);
   const date = formatDay(today);
   const give = (text: string, type: string, name: string): void => {
@@ -25,7 +25,7 @@ export default function TakeAway(): ReactElement {
   };
   const calendar = (): void => {
     const visits = [...missedVisits(machines), ...listVisits(machines, null)];
-    const source = { name: entry.name, board, visits, today, sequence: seq, now: new Date() };
+    const source = { name: entry.name, board, visits, today, now: new Date() };
     give(calendarText(source), "text/calendar", fileName(entry.name, "calendar", date, "ics"));
   };
   const list = (): void => {
@@ -38,8 +38,8 @@ export default function TakeAway(): ReactElement {
         Take it away
       </h2>
       <p className="mb-2 max-w-[68ch] text-quiet">
-        The calendar holds the visits in the book and the days on which work falls due; taken into a
-        calendar again, it replaces what it brought before.
+        The calendar holds the visits in the book and the days on which other work falls due; taken
+        into a calendar again, it replaces what it brought before.
       </p>
       <div className="flex flex-wrap gap-3">
         <button

@@ -2,10 +2,12 @@ import {
   acceptVisits,
   addDays,
   applyChange,
+  formatDay,
   reckonBoard,
   type Book,
   type DayNumber,
   type TaskId,
+  type VisitId,
 } from "@yonderfell/core";
 import ICAL from "ical.js";
 import Papa from "papaparse";
@@ -13,6 +15,7 @@ import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import { textOfGuarded } from "../../../work/csvText.js";
 import { VisitKeeper } from "../../../work/visitKeeper.js";
+import { governing } from "../../../words/limitWords.js";
 import { listVisits, missedVisits } from "../visits/visitModel.js";
 import { calendarText } from "./calendarText.js";
 import { dueTable } from "./dueTable.js";
@@ -26,20 +29,26 @@ interface Read {
   readonly sequence: number;
 }
 
-/** The calendar of a book, read again by another program. */
-async function readCalendar(book: Book, today: DayNumber, sequence: number): Promise<Read[]> {
+const NINE = new Date(Date.UTC(2026, 10, 23, 9));
+
+/** The calendar of a book as text. */
+async function textOf(book: Book, today: DayNumber, now: Date, name: string): Promise<string> {
   const storage = new MemoryStorage();
   await storage.fill(book);
   const update = await new VisitKeeper(storage).refresh(today);
   const machines = update?.machines ?? [];
-  const text = calendarText({
-    name: "Skarrow Vale",
+  return calendarText({
+    name,
     board: reckonBoard(book, today),
     visits: [...missedVisits(machines), ...listVisits(machines, null)],
     today,
-    sequence,
-    now: new Date(Date.UTC(2026, 10, 23, 9)),
+    now,
   });
+}
+
+/** The calendar of a book, read again by another program. */
+async function readCalendar(book: Book, today: DayNumber, now = NINE): Promise<Read[]> {
+  const text = await textOf(book, today, now, "Skarrow Vale");
   const calendar = ICAL.Component.fromString(text);
   return calendar.getAllSubcomponents("vevent").map((one) => {
     const event = new ICAL.Event(one);
@@ -55,9 +64,9 @@ async function readCalendar(book: Book, today: DayNumber, sequence: number): Pro
 }
 
 test("visits of the book and due dates are whole days with ids of their own, read by another program", async () => {
-  const events = await readCalendar(BOOK, TODAY, 3);
+  const events = await readCalendar(BOOK, TODAY);
   expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
-  expect(events.every(({ isDay, sequence }) => isDay && sequence === 3)).toBe(true);
+  expect(events.every(({ isDay }) => isDay)).toBe(true);
   const visits = events.filter(({ uid }) => uid.startsWith("visit-"));
   expect(visits.map(({ uid }) => uid).sort()).toEqual(
     (BOOK.visits ?? []).map(({ id }) => `visit-${id}@yonderfell`).sort(),
@@ -70,14 +79,68 @@ test("visits of the book and due dates are whole days with ids of their own, rea
   expect(oil?.description).toMatch(/^Likely \d+ Dec 2026, between .*\. soon, /);
 });
 
-test("a visit that is moved keeps its id, and the newer file has the higher number", async () => {
+test("a visit that is moved keeps its id, and a file written later has the higher number, whatever the book has counted", async () => {
   const [visit] = BOOK.visits ?? [];
   if (visit === undefined) throw new Error("the demonstration has visits");
+  const before = await readCalendar(BOOK, TODAY);
   const visits = [{ ...visit, date: "2027-01-11" }];
-  const moved = await readCalendar({ ...BOOK, visits }, TODAY, 4);
-  expect(moved.filter(({ uid }) => uid.startsWith("visit-"))).toMatchObject([
-    { uid: `visit-${visit.id}@yonderfell`, date: "2027-01-11", sequence: 4 },
+  const moved = await readCalendar({ ...BOOK, visits }, TODAY, new Date(NINE.getTime() + 1000));
+  const uid = `visit-${visit.id}@yonderfell`;
+  expect(moved.filter((one) => one.uid.startsWith("visit-"))).toMatchObject([
+    { uid, date: "2027-01-11" },
   ]);
+  const number = (events: readonly Read[]): number =>
+    events.find((one) => one.uid === uid)?.sequence ?? NaN;
+  expect(number(moved)).toBeGreaterThan(number(before));
+});
+
+test("each event is on the day the board has it, in whatever zone the program runs", async () => {
+  const events = await readCalendar(BOOK, TODAY);
+  const due = new Map<string, string>(
+    reckonBoard(BOOK, TODAY).flatMap(({ tasks }) =>
+      tasks.flatMap((task) => {
+        const day = governing(task)?.forecast?.likely;
+        return day === undefined
+          ? []
+          : [[`due-${task.task.id}@yonderfell`, formatDay(day)] as const];
+      }),
+    ),
+  );
+  const dated = events.filter(({ uid }) => due.has(uid));
+  expect(dated.length).toBeGreaterThan(20);
+  expect(dated.map(({ date }) => date)).toEqual(dated.map(({ uid }) => due.get(uid)));
+});
+
+test("a visit stands for the tasks in it: they have no events of their own", async () => {
+  const context = { today: TODAY, newId: () => "v-new", since: null };
+  const tasks = ["t-bus-oil" as TaskId];
+  const change = acceptVisits(
+    [{ machine: "m-bus" as never, day: addDays(TODAY, 4), tasks }],
+    context,
+  );
+  const uids = (await readCalendar(applyChange(BOOK, change), TODAY)).map(({ uid }) => uid);
+  expect(uids).toContain("visit-v-new@yonderfell");
+  expect(uids).not.toContain("due-t-bus-oil@yonderfell");
+});
+
+test("names and ids cannot add lines of their own, and control characters are dropped", async () => {
+  const evil = "v\r\nATTENDEE:x;y,z\\";
+  const visits = (BOOK.visits ?? []).map((one) => ({
+    ...one,
+    id: evil as VisitId,
+    note: "a\u0007b",
+  }));
+  const text = await textOf({ ...BOOK, visits }, TODAY, NINE, "Vale; north,\nsouth\u0000");
+  const [, ...rest] = text.split(/\r\n(?! )/);
+  expect(rest.every((line) => /^[A-Z-]+[:;]/.test(line))).toBe(true);
+  expect(rest.some((line) => line.startsWith("ATTENDEE"))).toBe(false);
+  // eslint-disable-next-line no-control-regex
+  expect(text).not.toMatch(/[\u0000-\u0008\u007f]/);
+  const calendar = ICAL.Component.fromString(text);
+  // The reader leaves this property as it is written.
+  expect(calendar.getFirstPropertyValue("name")).toBe("Vale\\; north\\,\\nsouth");
+  const uids = calendar.getAllSubcomponents("vevent").map((one) => new ICAL.Event(one).uid);
+  expect(uids).toContain("visit-v\nATTENDEE:x;y,z\\@yonderfell");
 });
 
 test("what is only proposed is not in the calendar", async () => {
@@ -87,8 +150,8 @@ test("what is only proposed is not in the calendar", async () => {
     [{ machine: "m-bus" as never, day: addDays(TODAY, 4), tasks }],
     context,
   );
-  const before = await readCalendar(BOOK, TODAY, 1);
-  const after = await readCalendar(applyChange(BOOK, change), TODAY, 1);
+  const before = await readCalendar(BOOK, TODAY);
+  const after = await readCalendar(applyChange(BOOK, change), TODAY);
   const ids = (events: readonly Read[]): Set<string> => new Set(events.map(({ uid }) => uid));
   const known = ids(before);
   expect([...ids(after)].filter((uid) => !known.has(uid))).toEqual(["visit-v-new@yonderfell"]);

@@ -20,9 +20,7 @@ export interface CalendarSource {
   /** All visits; those that are only proposed are left out. */
   readonly visits: readonly ListedVisit[];
   readonly today: DayNumber;
-  /** Grows with each change of the book, so that a newer file takes the place of an older one. */
-  readonly sequence: number;
-  /** When it is written. */
+  /** When it is written: a newer file takes the place of an older one, whichever device it is from. */
   readonly now: Date;
 }
 
@@ -63,9 +61,23 @@ function visitEvents({ visits, board }: CalendarSource): DayEvent[] {
   });
 }
 
-function dueEvents({ board, today }: CalendarSource): DayEvent[] {
+/** The tasks whose next turn a visit of the book does on a day to come: the visit stands for them. */
+function tasksInVisits({ visits, today }: CalendarSource): Set<TaskId> {
+  const ahead = visits.filter(({ planned, day }) => planned.visit !== null && day >= today);
+  return new Set(
+    ahead.flatMap(({ planned, turns }) => [
+      ...turns.filter(({ number }) => number === 1).map(({ task }) => task),
+      ...planned.others,
+    ]),
+  );
+}
+
+function dueEvents(source: CalendarSource): DayEvent[] {
+  const { board, today } = source;
+  const inVisits = tasksInVisits(source);
   return board.flatMap((machine) =>
     machine.tasks.flatMap((task): DayEvent[] => {
+      if (inVisits.has(task.task.id)) return [];
       const limit = governing(task);
       const forecast = limit?.forecast ?? null;
       if (limit === null || forecast === null) return [];
@@ -87,30 +99,54 @@ function dueEvents({ board, today }: CalendarSource): DayEvent[] {
   );
 }
 
-/** A day as the calendar package takes it: the start of the day where the program runs. */
+/** A day as the calendar package takes it, which writes days as they are in UTC. */
 function dateOf(day: DayNumber): Date {
   const { year, month, dayOfMonth } = partsFromDay(day);
-  return new Date(year, month - 1, dayOfMonth);
+  return new Date(Date.UTC(year, month - 1, dayOfMonth));
+}
+
+/** Text without the control characters that a calendar must not hold; ends of lines stay. */
+function cleanText(text: string): string {
+  // eslint-disable-next-line no-control-regex
+  return plainText(text).replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/g, "");
+}
+
+/** Text as the format has it in places where the package leaves it as it is. */
+function escapedText(text: string): string {
+  return cleanText(text)
+    .replace(/[\\;,]/g, (sign) => `\\${sign}`)
+    .replace(/\r\n|\r|\n/g, "\\n");
+}
+
+/** Seconds from here on number the files, so that they stay below what 32 bits hold. */
+const FIRST_SECOND = Date.UTC(2020, 0, 1) / 1000;
+
+/**
+ * The number of a file in the order in which they were written. By the clock and not by the changes of the book,
+ * which are counted anew on another device and after a restore.
+ */
+function sequenceOf(now: Date): number {
+  return Math.max(0, Math.floor(now.getTime() / 1000) - FIRST_SECOND);
 }
 
 /**
- * An iCalendar file of the visits that the book holds and of the days on which work falls due, each of
- * a whole day. What is only proposed is not in it, nor what has no date.
+ * An iCalendar file of the visits that the book holds and of the days on which work falls due that none of
+ * them does, each of a whole day. What is only proposed is not in it, nor what has no date.
  */
 export function calendarText(source: CalendarSource): string {
   const calendar = ical({
-    name: source.name,
+    name: escapedText(source.name),
     prodId: { company: "Yonderfell", product: "Yonderfell", language: "EN" },
     method: ICalCalendarMethod.PUBLISH,
   });
   for (const event of [...visitEvents(source), ...dueEvents(source)]) {
     calendar.createEvent({
-      id: event.uid,
+      id: escapedText(event.uid),
       start: dateOf(event.day),
       allDay: true,
-      summary: plainText(event.summary),
-      description: plainText(event.description),
-      sequence: source.sequence,
+      summary: cleanText(event.summary),
+      description: cleanText(event.description),
+      sequence: sequenceOf(source.now),
       stamp: source.now,
     });
   }
