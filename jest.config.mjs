@@ -23,7 +23,13 @@ export default {
   // Patience, not a measure: a loaded machine may take long over the seeded runs.
   testTimeout: 120_000,
   projects: [
-    { ...shared, displayName: "core", rootDir: "core", testEnvironment: "node" },
+    {
+      ...shared,
+      displayName: "core",
+      rootDir: "core",
+      testEnvironment: "node",
+      setupFiles: ["<rootDir>/test/setup.ts"],
+    },
     { ...shared, displayName: "demo", rootDir: "demo", testEnvironment: "node" },
     { ...shared, displayName: "server", rootDir: "server", testEnvironment: "node" },
     { ...shared, displayName: "cli", rootDir: "cli", testEnvironment: "node" },

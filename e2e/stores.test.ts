@@ -167,7 +167,7 @@ test("what the book calls its money, and whose quarts a bare word means, are set
   await write(page, "What stands behind an amount of money", "marks");
   await waitForWords(page, "An amount is then written 1 240.50 marks");
   await page.select("form select", "imperial");
-  await press(page, "Save money and quarts");
+  await press(page, "Save these");
   await waitForWords(page, "Saved.");
   await page.goto(`${address}stores`);
   await waitForWords(page, "1.25 marks, Corrie Factors");

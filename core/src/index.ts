@@ -66,6 +66,7 @@ export * from "./schedule/reckonTask.js";
 export * from "./schedule/taskDue.js";
 export * from "./book/command.js";
 export * from "./book/machineBook.js";
+export * from "./quantity/numeral.js";
 export * from "./quantity/parseFigure.js";
 export * from "./meter/parseReadingLine.js";
 export * from "./meter/figureDoubt.js";

@@ -1,4 +1,5 @@
 import {
+  coldOf,
   addDays,
   currentStop,
   dayOf,
@@ -65,9 +66,12 @@ test("plates hold what a mechanic should see: a weak battery, a wrong wiper and 
   const book = demonstrationBook(TODAY);
   const shared = sharedBookOf(book);
   const found = (book.machines ?? []).flatMap((machine) =>
-    plateFindings(machine, machinePlateOf(book, machine.id), shared).map(
-      (one) => `${machine.tag} ${one.code}`,
-    ),
+    plateFindings(
+      machine,
+      machinePlateOf(book, machine.id),
+      shared,
+      coldOf(machine, book.settings),
+    ).map((one) => `${machine.tag} ${one.code}`),
   );
   expect(found).toEqual(
     expect.arrayContaining([

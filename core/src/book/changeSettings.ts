@@ -17,6 +17,8 @@ export interface SettingsInput extends Partial<Settings> {
   readonly currency?: string;
   /** Whose quarts and gallons a bare word means; null where the book does not say. */
   readonly gallons?: Gallons | null;
+  /** What is kept above the cold limit of a winter grade, in °C; null for the default. */
+  readonly coldMargin?: number | null;
   /** All views of the board that are kept. */
   readonly views?: BoardView[];
   /** What visits are weighed by; what is not named stays. */

@@ -38,6 +38,8 @@ export const settingsSchema = z.looseObject(
     currency: textField.nullish(),
     /** Whose quarts and gallons are meant where a machine does not say. */
     gallons: z.enum(["us", "imperial"], "us or imperial").nullish(),
+    /** What is kept above the cold-cranking limit of a winter grade of engine oil, in °C. */
+    coldMargin: notNegativeField.nullish(),
     planning: planningSchema.nullish(),
     /** Ways of looking at the board, each under a name of its own. */
     views: z.array(boardViewSchema, "a list of views").nullish(),

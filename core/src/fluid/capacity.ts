@@ -18,6 +18,8 @@ export type WorkingReason =
   | { readonly code: "modified"; readonly note: string }
   | { readonly code: "only-one" }
   | { readonly code: "all-agree" }
+  /** Some are weights and some volumes, which cannot be compared. */
+  | { readonly code: "not-comparable" }
   /** They disagree: filling begins from the least, and is brought up to the mark. */
   | { readonly code: "least" };
 
@@ -102,6 +104,8 @@ function answerFor(
     const why = { code: "modified", note: modified.note ?? "" } as const;
     return { ...shared, working: modified, why };
   }
-  const code = capacities.length === 1 ? "only-one" : disagrees ? "least" : "all-agree";
-  return { ...shared, working: disagrees ? least : first, why: { code } };
+  const isUnlike = alike.length < capacities.length;
+  const code = isUnlike ? "not-comparable" : disagrees ? "least" : "all-agree";
+  const why = { code: capacities.length === 1 ? "only-one" : code } as const;
+  return { ...shared, working: disagrees ? least : first, why };
 }

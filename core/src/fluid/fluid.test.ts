@@ -4,9 +4,11 @@ import {
   coverage,
   coversCode,
   isRefused,
+  isSameGrade,
   mixing,
   parseGrade,
   servesCold,
+  slipsWetClutch,
   type BrakeType,
   type CoolantFamily,
 } from "../index.js";
@@ -24,7 +26,27 @@ test.each([
   ["C3", "C2", false],
   ["C3", "C3", true],
   ["A3/B4", "A3/B4", true],
-  ["A3/B4", "A3", false],
+  // Each of the categories written together is claimed, and each is required.
+  ["A3/B4", "A3", true],
+  ["A3", "A3/B4", false],
+  ["SN/CF", "SN", true],
+  ["SN/CF", "SJ", true],
+  ["SN/CF", "CF", true],
+  ["API SN/CF", "SL/CF", true],
+  ["CI-4+", "CI-4 PLUS", true],
+  ["SN+", "SN PLUS", true],
+  ["SN", "SN+", false],
+  ["SL", "SA", true],
+  ["SG", "SH", false],
+  ["ACEA C3", "C3", true],
+  ["C3", "ACEA C3", true],
+  ["GF6A", "GF-5", true],
+  ["ILSAC GF-6A", "GF6A", true],
+  ["MA2", "JASO MA2", true],
+  ["JASO MA2", "MA", true],
+  ["MB", "MA", false],
+  ["SP", "MA", false],
+  ["HV-204/1", "HV-204", false],
   ["HV-204.1", "hv–204.1", true],
   ["JASO MA2", "JASO MA", true],
   ["JASO MA", "JASO MA2", false],
@@ -38,6 +60,47 @@ test("every required code is answered by the claim that covers it, or is named a
     { required: "CJ-4", by: "CK-4" },
     { required: "HV-204", by: null },
   ]);
+});
+
+test("a requirement of two written together may be met by two claims, and names both", () => {
+  expect(coverage(["A3", "B4"], ["A3/B4"])).toEqual([{ required: "A3/B4", by: "A3 and B4" }]);
+  expect(coverage(["A3"], ["A3/B4"])).toEqual([{ required: "A3/B4", by: null }]);
+});
+
+test("a class for dry clutches refuses what requires one for wet clutches", () => {
+  expect(slipsWetClutch(["SN", "JASO MB"], "JASO MA2")).toBe(true);
+  expect(slipsWetClutch(["SN"], "JASO MA2")).toBe(false);
+  expect(slipsWetClutch(["MA", "MB"], "MA2")).toBe(false);
+  expect(slipsWetClutch(["MB"], "SN")).toBe(false);
+});
+
+test.each([
+  "automatic transmission fluid",
+  "grease",
+  "fuel",
+  "refrigerant",
+  "washer fluid",
+] as const)("two of %s are not shown to mix", (kind) =>
+  expect(mixing({ kind }, { kind })).toEqual({ code: "not-shown" }),
+);
+
+test.each(["engine oil", "gear oil", "hydraulic oil", "differential oil"] as const)(
+  "two of %s mix",
+  (kind) => expect(mixing({ kind }, { kind })).toEqual({ code: "mixes" }),
+);
+
+test("coolants of one family, and silicone or mineral brake fluids of one type, are not shown to mix", () => {
+  expect(mixing(coolant("hybrid"), coolant("hybrid")).code).toBe("not-shown");
+  expect(mixing(brake("5"), brake("5")).code).toBe("not-shown");
+  expect(mixing(brake("mineral"), brake("mineral")).code).toBe("not-shown");
+});
+
+test("grades are the same however they are written", () => {
+  for (const text of ["SAE 5W-30", "5W–30", "5w30", "sae 5w‑30"]) {
+    expect([text, isSameGrade(text, "5W-30")]).toEqual([text, true]);
+    expect(parseGrade(text)).toEqual({ winter: "5W", hot: 30 });
+  }
+  expect(isSameGrade("5W-30", "5W-40")).toBe(false);
 });
 
 test("of alternatives one is enough", () => {

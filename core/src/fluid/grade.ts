@@ -17,16 +17,23 @@ export interface OilGrade {
   readonly hot: number | null;
 }
 
-/** Whether two grades are the same, however they are written: `5W-30` and `5w30`. */
+/** A grade as it is compared: capitals, without spaces, hyphens of any kind and the letters SAE. */
+const plainGrade = (text: string): string =>
+  text
+    .toUpperCase()
+    .replace(/[\s\-‐‑–—−]/g, "")
+    .replace(/^SAE/, "");
+
+/** Whether two grades are the same, however they are written: `5W-30`, `5w30` and `SAE 5W–30`. */
 export function isSameGrade(one: string, other: string): boolean {
-  return one.replace(/[\s-]/g, "").toUpperCase() === other.replace(/[\s-]/g, "").toUpperCase();
+  return plainGrade(one) === plainGrade(other);
 }
 
 /** A grade such as `5W-30`, `10W40` or `SAE 30` taken apart; null where it is none. */
 export function parseGrade(text: string): OilGrade | null {
-  const match = /^(?:SAE\s*)?(?:(\d{1,2}W))?[\s-]*(\d{1,2})?$/i.exec(text.trim());
+  const match = /^(?:(\d{1,2}W))?(\d{1,2})?$/.exec(plainGrade(text));
   if (match === null || (match[1] === undefined && match[2] === undefined)) return null;
-  const winter = match[1]?.toUpperCase() ?? null;
+  const winter = match[1] ?? null;
   if (winter !== null && !WINTER_LIMITS.has(winter)) return null;
   return { winter, hot: match[2] === undefined ? null : Number(match[2]) };
 }

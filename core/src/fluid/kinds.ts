@@ -26,6 +26,14 @@ export const OILS: ReadonlySet<FluidKind> = new Set([
   "differential oil",
 ]);
 
+/** Kinds of oil of which two for one use mix; gearbox fluids are made for unlike gearboxes and are not among them. */
+export const MIXABLE_OILS: ReadonlySet<FluidKind> = new Set([
+  "engine oil",
+  "gear oil",
+  "hydraulic oil",
+  "differential oil",
+]);
+
 /** Families of coolant by their corrosion inhibitors. Colour proves nothing. */
 export const COOLANT_FAMILIES = [
   "conventional",

@@ -1,4 +1,4 @@
-import type { BrakeType, CoolantFamily, FluidKind } from "./kinds.js";
+import { MIXABLE_OILS, type BrakeType, type CoolantFamily, type FluidKind } from "./kinds.js";
 
 /** As much of a fluid as its mixing depends on. */
 export interface MixableFluid {
@@ -12,6 +12,8 @@ export type MixingAnswer =
   | { readonly code: "mixes" }
   /** The mixture counts as the lower of the two types of brake fluid. */
   | { readonly code: "counts-as"; readonly brakeType: BrakeType }
+  /** The kind alone does not tell: fluids of one kind are made for unlike uses, or of unlike stuff. */
+  | { readonly code: "not-shown" }
   | { readonly code: "unlike-kinds"; readonly one: FluidKind; readonly other: FluidKind }
   /** Unlike coolant families: do not mix, flush. */
   | {
@@ -37,15 +39,15 @@ export function isRefused(answer: MixingAnswer): boolean {
 }
 
 /**
- * What comes of putting one fluid to another. Glycol-ether brake fluids mix and count as the lowest;
- * silicone and mineral-oil ones mix with none. Coolants of unlike families are not mixed. Source:
- * general engineering practice; the handbook may be stricter.
+ * What comes of putting one fluid to another. Oils of one use mix. Glycol-ether brake fluids mix and count as the
+ * lowest; silicone and mineral-oil ones mix with no others. Coolants of unlike families are not mixed. Of all
+ * else the kind does not show whether it mixes. Source: general engineering practice; the handbook may be stricter.
  */
 export function mixing(one: MixableFluid, other: MixableFluid): MixingAnswer {
   if (one.kind !== other.kind) return { code: "unlike-kinds", one: one.kind, other: other.kind };
   if (one.kind === "coolant") return mixCoolants(one.coolantFamily, other.coolantFamily);
   if (one.kind === "brake fluid") return mixBrakeFluids(one.brakeType, other.brakeType);
-  return { code: "mixes" };
+  return { code: MIXABLE_OILS.has(one.kind) ? "mixes" : "not-shown" };
 }
 
 function mixCoolants(
@@ -53,7 +55,7 @@ function mixCoolants(
   other: CoolantFamily | null | undefined,
 ): MixingAnswer {
   if (!one || !other) return { code: "not-known", of: "coolant family" };
-  return one === other ? { code: "mixes" } : { code: "unlike-coolants", one, other };
+  return one === other ? { code: "not-shown" } : { code: "unlike-coolants", one, other };
 }
 
 function mixBrakeFluids(
@@ -61,8 +63,8 @@ function mixBrakeFluids(
   other: BrakeType | null | undefined,
 ): MixingAnswer {
   if (!one || !other) return { code: "not-known", of: "brake fluid type" };
-  if (one === other) return { code: "mixes" };
   const [place, otherPlace] = [GLYCOL.indexOf(one), GLYCOL.indexOf(other)];
+  if (one === other) return { code: place < 0 ? "not-shown" : "mixes" };
   if (place < 0 || otherPlace < 0) return { code: "ruins-seals", one, other };
   return { code: "counts-as", brakeType: place < otherPlace ? one : other };
 }

@@ -1,5 +1,6 @@
 import {
   capacityAnswers,
+  coldOf,
   fittedAnswer,
   gradesInTheCold,
   numbersAgree,
@@ -81,7 +82,7 @@ describe("capacities", () => {
     expect(chosen?.why).toEqual({ code: "chosen", reason: "pan is off again" });
   });
 
-  test("a weight and a volume are not compared", () => {
+  test("a weight and a volume never agree, as they cannot be compared", () => {
     const refrigerant = [capacity("a", q(0.65, "kg")), capacity("b", q(1, "L"))];
     expect(capacityAnswers(engine({ capacities: refrigerant }))[0]?.disagrees).toBe(false);
   });
@@ -145,16 +146,18 @@ describe("what a product covers", () => {
       ["coolant-family"],
     ],
   ])("%s", (_name, one, fluid, coldest, expected) => {
-    expect(codes(productCovers(one, fluid, coldest).issues)).toEqual(expected);
+    expect(codes(productCovers(one, fluid, { coldest, margin: 5 }).issues)).toEqual(expected);
   });
 
   test("grades are judged by the handbook's own limit and by the winter grade", () => {
-    const cold = gradesInTheCold(
-      engine({ grades: [...grades, { grade: "15W-40", from: -30 }] }),
-      -24,
-    );
-    expect(cold.map((one) => one.cold)).toEqual(["serves", "too-thick", "too-thick"]);
-    expect(gradesInTheCold(engine({ grades }), null).map((one) => one.cold)).toEqual([
+    const cold = gradesInTheCold(engine({ grades: [...grades, { grade: "15W-40", from: -30 }] }), {
+      coldest: -24,
+      margin: 5,
+    });
+    // The handbook allows 15W-40 from −30 °C: that decides.
+    expect(cold.map((one) => one.cold)).toEqual(["serves", "too-thick", "serves"]);
+    const unknown = { coldest: null, margin: 5 };
+    expect(gradesInTheCold(engine({ grades }), unknown).map((one) => one.cold)).toEqual([
       "not-known",
       "not-known",
     ]);
@@ -240,10 +243,8 @@ describe("fitted against specified", () => {
       ],
       fitments: [],
     };
-    const found = plateFindings(machine, plate, {
-      parts: [],
-      products: [product({ grade: "10W-40" })],
-    });
+    const shared = { parts: [], products: [product({ grade: "10W-40" })] };
+    const found = plateFindings(machine, plate, shared, coldOf(machine, undefined));
     expect(found.map((one) => one.code)).toEqual([
       "mismatch",
       "product-does-not-cover",

@@ -1,10 +1,12 @@
+import type { Book } from "../book/book.js";
 import type { Fluid } from "../book/fluid.js";
 import type { Machine } from "../book/machine.js";
 import type { MachinePlate, SharedBook } from "../book/machinePlate.js";
 import type { Product } from "../book/product.js";
 import type { Specification } from "../book/specification.js";
 import { capacityAnswers, type CapacityAnswer } from "../fluid/capacity.js";
-import { productCovers, type CoverIssue } from "../fluid/covers.js";
+import { productCovers, type Cold, type CoverIssue } from "../fluid/covers.js";
+import { DEFAULT_COLD_MARGIN } from "../fluid/grade.js";
 import { valueIn } from "../quantity/quantity.js";
 import { fittedAnswer, isMismatch, type FittedAnswer } from "./fitted.js";
 
@@ -33,13 +35,18 @@ export function coldestStartOf(machine: Machine): number | null {
   return coldest === null ? null : valueIn(coldest, "degC");
 }
 
+/** The cold that the oils of a machine must serve, with the margin of the book's settings. */
+export function coldOf(machine: Machine, settings: Book["settings"]): Cold {
+  return { coldest: coldestStartOf(machine), margin: settings?.coldMargin ?? DEFAULT_COLD_MARGIN };
+}
+
 /** What on the plate does not agree: fitted against specified, the product that is in against what is required, sources against each other where no figure has been chosen. */
 export function plateFindings(
   machine: Machine,
   plate: MachinePlate,
   { parts, products }: Pick<SharedBook, "parts" | "products">,
+  cold: Cold,
 ): PlateFinding[] {
-  const coldest = coldestStartOf(machine);
   const mismatches = plate.specifications.flatMap((specification): PlateFinding[] => {
     const answer = fittedAnswer(specification, parts);
     return isMismatch(answer) ? [{ code: "mismatch", specification, answer }] : [];
@@ -47,12 +54,15 @@ export function plateFindings(
   const uncovered = plate.fluids.flatMap((fluid): PlateFinding[] => {
     const product = products.find((one) => one.id === fluid.product);
     if (product === undefined) return [];
-    const { issues } = productCovers(product, fluid, coldest);
+    const { issues } = productCovers(product, fluid, cold);
     return issues.length === 0 ? [] : [{ code: "product-does-not-cover", fluid, product, issues }];
   });
   const disagreements = plate.fluids.flatMap((fluid) =>
     capacityAnswers(fluid)
-      .filter((answer) => answer.disagrees && answer.why.code === "least")
+      .filter(
+        ({ disagrees, why }) =>
+          (disagrees && why.code === "least") || why.code === "not-comparable",
+      )
       .map((answer): PlateFinding => ({ code: "capacities-disagree", fluid, answer })),
   );
   return [...mismatches, ...uncovered, ...disagreements];

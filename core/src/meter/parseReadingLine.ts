@@ -1,6 +1,7 @@
 import type { Machine, Meter } from "../book/machine.js";
 import { failure, success, type Result } from "../book/result.js";
-import { parseFigure, type DecimalSign } from "../quantity/parseFigure.js";
+import type { DecimalSign } from "../quantity/numeral.js";
+import { parseFigure } from "../quantity/parseFigure.js";
 
 /** A reading as understood from one typed line. */
 export interface ReadingLine {

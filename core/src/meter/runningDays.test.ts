@@ -23,6 +23,10 @@ const anyLayUp: fc.Arbitrary<LaidUp> = fc.oneof(
   })),
 );
 const anyLayUps = fc.array(anyLayUp, { maxLength: 4 });
+/** Of a machine that runs in some months at least. */
+const someLayUps = anyLayUps.filter(
+  (laidUp) => new Set(laidUp.flatMap(({ months }) => months ?? [])).size < 12,
+);
 
 test("running days are those that are not laid up, counted one by one", () => {
   fc.assert(
@@ -39,7 +43,7 @@ test("running days are those that are not laid up, counted one by one", () => {
 
 test("the day after so many running days is the first by which they have passed", () => {
   fc.assert(
-    fc.property(anyLayUps, anyDay, fc.nat(400), (laidUp, day, count) => {
+    fc.property(someLayUps, anyDay, fc.nat(400), (laidUp, day, count) => {
       const running = runningDaysOf(laidUp);
       const reached = running.after(day, count);
       if (reached === null) throw new Error("it runs again");

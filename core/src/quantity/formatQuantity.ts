@@ -1,4 +1,4 @@
-import type { DecimalSign } from "./parseFigure.js";
+import type { DecimalSign } from "./numeral.js";
 import type { Quantity } from "./quantity.js";
 import { symbolOf } from "./unit.js";
 

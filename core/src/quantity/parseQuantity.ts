@@ -1,8 +1,8 @@
 import { failure, success, type Result } from "../book/result.js";
-import type { DecimalSign } from "./parseFigure.js";
+import { readNumeral, type DecimalSign } from "./numeral.js";
 import type { Quantity } from "./quantity.js";
 import { dimensionOf, type Dimension, type Gallons, type Unit } from "./unit.js";
-import { findUnit, fits } from "./unitWords.js";
+import { findUnit, fits, isBareOunce } from "./unitWords.js";
 
 /** How a typed quantity is to be understood. */
 export interface QuantityReading {
@@ -25,6 +25,8 @@ export interface ReadQuantity {
   readonly otherReading: number | null;
   /** Whether a bare fraction was taken as inches, which only they are written in. */
   readonly isInches: boolean;
+  /** Whether bare ounces were taken as fluid ones, as the field is for a volume. */
+  readonly isFluidOunces: boolean;
 }
 
 /** What kept a quantity from being understood. */
@@ -44,20 +46,24 @@ interface Figure {
 }
 
 const VULGAR: Readonly<Record<string, string>> = {
-  "½": "1/2",
-  "¼": "1/4",
-  "¾": "3/4",
-  "⅛": "1/8",
-  "⅜": "3/8",
-  "⅝": "5/8",
+  ...{ "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅕": "1/5", "⅖": "2/5" },
+  ...{ "⅗": "3/5", "⅘": "4/5", "⅙": "1/6", "⅚": "5/6", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8" },
   "⅞": "7/8",
 };
-const QUANTITY =
-  /^([+-]?)((?:\d+[\s-]+)?\d+\s*\/\s*\d+|[\d][\d\s.,']*|[.,]\d+)(?:\s*(k)(?![a-z]))?(.*)$/i;
+const VULGAR_SIGN = /[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g;
+/** Digits and signs; a space or apostrophe among them only before three digits. */
+const NUMERAL = "\\d[\\d.,]*(?:[\\s'’]\\d{3}(?!\\d)[.,\\d]*)*|[.,]\\d+";
+const FRACTION = "(?:\\d+[\\s-]+)?\\d+\\s*\\/\\s*\\d+";
+const QUANTITY = new RegExp(`^([+-]?)\\s*(${FRACTION}|${NUMERAL})(?:\\s*(k)(?![a-z]))?(.*)$`, "i");
+const FEET_AND_INCHES = new RegExp(
+  `^(\\d+)\\s*(?:'|′|’|ft\\.?|foot|feet)\\s*(${FRACTION}|\\d+(?:[.,]\\d+)?)\\s*(?:"|″|”|''|in\\.?|inch(?:es)?)$`,
+  "i",
+);
+const INCHES_A_FOOT = 12;
 const THOUSAND = 1000;
 
 function plainText(text: string): string {
-  const spelled = text.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? sign}`);
+  const spelled = text.replace(VULGAR_SIGN, (sign) => ` ${VULGAR[sign] ?? sign}`);
   return spelled
     .replace(/[\u00a0\u2009\u202f]/g, " ")
     .replace(/[−–]/g, "-")
@@ -74,33 +80,20 @@ function fractionOf(text: string): Figure | null {
   return { value, otherReading: null, isFraction: true };
 }
 
-const GROUPS = { ".": /^\d{1,3}(?:\.\d{3})+$/, ",": /^\d{1,3}(?:,\d{3})+$/ } as const;
+/** A length in feet and inches, such as `5' 6"`, as inches; null where it is none. */
+function feetAndInches(text: string, reading: QuantityReading): number | null {
+  const match = FEET_AND_INCHES.exec(text);
+  if (match === null || dimensionOf(reading.unit) !== "length") return null;
+  const [, feet = "", inches = ""] = match;
+  const rest = fractionOf(inches.trim()) ?? readNumeral(inches, reading.decimal);
+  return rest === null ? null : Number(feet) * INCHES_A_FOOT + rest.value;
+}
 
-const plain = (value: number): Figure => ({ value, otherReading: null, isFraction: false });
-
-/** A decimal figure by the locale; one with a single sign before three digits can also be read the other way. */
-function decimalOf(text: string, decimal: DecimalSign): Figure | null {
-  const closed = text.replace(/[\s']/g, "");
-  const isRepeated = closed.split(decimal).length > 2;
-  if (isRepeated) {
-    return GROUPS[decimal].test(closed) ? plain(Number(closed.replaceAll(decimal, ""))) : null;
-  }
-  const grouping = decimal === "." ? "," : ".";
-  const asNumber = (written: string, point: DecimalSign): number => {
-    const other = point === "." ? "," : ".";
-    const digits = written.replaceAll(other, "").replace(point, ".");
-    return /^(?:\d+\.?\d*|\.\d+)$/.test(digits) ? Number(digits) : Number.NaN;
-  };
-  const hasBoth = closed.includes(grouping) && closed.includes(decimal);
-  const wholePart = closed.split(decimal)[0] ?? "";
-  if (hasBoth && !GROUPS[grouping].test(wholePart)) return null;
-  // Not groups of three: the sign can only stand before decimals.
-  const isDecimalAfterAll = !hasBoth && closed.includes(grouping) && !GROUPS[grouping].test(closed);
-  const value = asNumber(closed, isDecimalAfterAll ? grouping : decimal);
-  if (Number.isNaN(value)) return null;
-  const isAmbiguous = /^\d{1,3}[.,]\d{3}$/.test(closed) && !/^0/.test(closed);
-  const otherReading = isAmbiguous ? asNumber(closed, grouping) : null;
-  return { value, otherReading, isFraction: false };
+function figureOf(text: string, decimal: DecimalSign): Figure | null {
+  const fraction = fractionOf(text);
+  if (fraction !== null) return fraction;
+  const numeral = readNumeral(text, decimal);
+  return numeral === null ? null : { ...numeral, isFraction: false };
 }
 
 function unitFor(
@@ -130,7 +123,7 @@ function unitFor(
 }
 
 /**
- * A quantity as people type it: `5.3 qt`, `1 1/2 in`, `5/32`, `4,5 L`, `84 inlb`, `250h`, `-32F`,
+ * A quantity as people type it: `5.3 qt`, `1 1/2 in`, `5/32`, `5' 6"`, `4,5 L`, `84 inlb`, `250h`, `-32F`,
  * `12 k`. Value and unit are kept as typed; a figure without a unit is in the field's own. `1,234`
  * goes by the locale, and the other reading is told. Refused, each with its reason: nothing, what
  * is no figure, an unknown unit, a unit that measures something else, and a bare quart or gallon
@@ -142,10 +135,18 @@ export function parseQuantity(
 ): Result<ReadQuantity, QuantityIssue> {
   const typed = text.trim();
   if (typed === "") return failure([{ code: "empty" }]);
-  const match = QUANTITY.exec(plainText(typed));
+  const plain = plainText(typed);
+  const inches = feetAndInches(plain, reading);
+  if (inches !== null) {
+    const quantity = { value: inches, unit: "in" as const, typed };
+    const none = { otherReading: null, isInches: false, isFluidOunces: false };
+    return success({ quantity, hasUnit: true, ...none });
+  }
+  const match = QUANTITY.exec(plain);
   const [, sign = "", written = "", thousand, rest = ""] = match ?? [];
-  const figure = fractionOf(written.trim()) ?? decimalOf(written, reading.decimal);
-  if (match === null || figure === null || !Number.isFinite(figure.value)) {
+  const figure = figureOf(written.trim(), reading.decimal);
+  const goesOn = /^[\s.,'’]*\d/.test(rest);
+  if (figure === null || goesOn || !Number.isFinite(figure.value)) {
     return failure([{ code: "not-a-figure", text: typed }]);
   }
   const unitText = rest.trim();
@@ -161,5 +162,6 @@ export function parseQuantity(
     hasUnit: unitText !== "",
     otherReading: figure.otherReading === null ? null : scaled(figure.otherReading),
     isInches: found.value.isInches,
+    isFluidOunces: isBareOunce(unitText) && dimensionOf(found.value.unit) === "volume",
   });
 }

@@ -49,6 +49,16 @@ test.each<[string, Unit, number, Unit]>([
   ["600 cc", "L", 600, "mL"],
   ["8 oz US", "L", 8, "us-floz"],
   ["60 %", "percent", 60, "percent"],
+  ["0,500 L", "L", 0.5, "L"],
+  ["84 lbs-in", "Nm", 84, "in-lbf"],
+  ["84 lb-in", "Nm", 84, "in-lbf"],
+  ["84 pound inches", "Nm", 84, "in-lbf"],
+  ["62 pound feet", "Nm", 62, "ft-lbf"],
+  ["62 lbs-ft", "Nm", 62, "ft-lbf"],
+  ["5′", "mm", 5, "ft"],
+  ["5'", "mm", 5, "ft"],
+  ["- 40 C", "degC", -40, "degC"],
+  ["5 500 km", "km", 5500, "km"],
 ])("%s is understood", (text, unit, value, expected) => {
   expect(read(text, unit, text.includes("oz") ? { gallons: "imperial" } : {})).toEqual({
     value,
@@ -60,6 +70,10 @@ test.each<[string, Unit, number, Unit]>([
   ["1 1/2 in", "mm", 1.5, "in"],
   ["1½ in", "mm", 1.5, "in"],
   ["5/32", "in", 0.15625, "in"],
+  ["1⅓ in", "mm", 4 / 3, "in"],
+  ["5' 6\"", "mm", 66, "in"],
+  ["5′6½″", "mm", 66.5, "in"],
+  ["5 ft 6 in", "m", 66, "in"],
   ["12 k", "km", 12000, "km"],
   ["12 k mi", "km", 12000, "mi"],
 ])("%s keeps the words it was typed in", (typed, unit, value, expected) => {
@@ -98,6 +112,10 @@ test.each([
   ["1/0 in", "mm", "not-a-figure"],
   ["1.2.3", "km", "not-a-figure"],
   ["12,34,5.6", "km", "not-a-figure"],
+  ["1,234.5,6", "km", "not-a-figure"],
+  ["5 2 L", "L", "not-a-figure"],
+  ["10 5", "km", "not-a-figure"],
+  ["5' 6\"", "L", "not-a-figure"],
   ["5 firkins", "L", "unit-unknown"],
   ["5 psi", "L", "wrong-unit"],
   ["5 qt", "Nm", "wrong-unit"],
@@ -116,6 +134,12 @@ test("a bare quart goes by the machine's gallons, and they differ by a fifth", (
 test("an ounce is a weight where weights are wanted, and a measure where only volumes are", () => {
   expect(read("5 oz", "kg")).toEqual({ value: 5, unit: "oz" });
   expect(read("5 oz", "L", { gallons: "us" })).toEqual({ value: 5, unit: "us-floz" });
+  const both = reading("L", { gallons: "us", also: ["mass"] });
+  expect(parseQuantity("16 oz", both)).toMatchObject({
+    value: { quantity: { value: 16, unit: "us-floz" }, isFluidOunces: true },
+  });
+  expect(parseQuantity("16 fl oz", both)).toMatchObject({ value: { isFluidOunces: false } });
+  expect(read("16 oz", "kg", { also: ["volume"] })).toEqual({ value: 16, unit: "oz" });
 });
 
 test.each<[number, Unit, Unit, number]>([

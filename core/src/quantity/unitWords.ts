@@ -29,12 +29,24 @@ const WORDS: Readonly<Record<string, Unit>> = {
   ftlb: "ft-lbf",
   lbft: "ft-lbf",
   lbfft: "ft-lbf",
+  lbsft: "ft-lbf",
+  lbsfft: "ft-lbf",
+  ftlbsf: "ft-lbf",
+  poundfeet: "ft-lbf",
+  footlb: "ft-lbf",
+  newtonmeter: "Nm",
   footpound: "ft-lbf",
   poundfoot: "ft-lbf",
   inlb: "in-lbf",
   lbin: "in-lbf",
   lbfin: "in-lbf",
   inchpound: "in-lbf",
+  lbsin: "in-lbf",
+  lbsfin: "in-lbf",
+  inlbsf: "in-lbf",
+  poundinch: "in-lbf",
+  poundinche: "in-lbf",
+  inchlb: "in-lbf",
   inh2o: "inH2O",
   inwc: "inH2O",
   c: "degC",
@@ -69,7 +81,8 @@ const plain = (text: string): string =>
     .toLowerCase()
     .replace(/[\s.·*\-°/\u00a0]/g, "")
     .replace(/₂/g, "2")
-    .replace(/["″”]+/g, '"');
+    .replace(/["″”]+/g, '"')
+    .replace(/['′’]/g, "'");
 
 const byWords = new Map<string, Unit>(Object.entries(WORDS));
 for (const name of UNIT_NAMES) {
@@ -91,14 +104,20 @@ function lookUp<Value>(words: ReadonlyMap<string, Value>, text: string): Value |
 const bareByWords = new Map(Object.entries(BARE));
 const MEASURE_SYSTEM = /^(us|imperial|imp|uk)|(us|imperial|imp|uk)$/;
 
-/** Which unit a word means, in a field that expects one of `dimensions`; `oz` is fluid where only volumes are. */
+/** Whether a word is an ounce that does not say of what. */
+export function isBareOunce(text: string): boolean {
+  return /^ozs?$/.test(plain(text).replace(MEASURE_SYSTEM, ""));
+}
+
+/** Which unit a word means, in a field for the first of `dimensions` that takes the others too; `oz` is fluid where a volume is meant. */
 export function findUnit(
   text: string,
   dimensions: readonly Dimension[],
   gallons: Gallons | null,
 ): UnitFound {
   const word = plain(text);
-  const isFluidOunce = word.replace(/s$/, "") === "oz" && !dimensions.includes("mass");
+  const isFluidOunce =
+    word.replace(/s$/, "") === "oz" && (dimensions[0] === "volume" || !dimensions.includes("mass"));
   const found = isFluidOunce ? undefined : lookUp(byWords, word);
   if (found !== undefined) return { code: "unit", unit: found };
   const system = MEASURE_SYSTEM.exec(word)?.[0];

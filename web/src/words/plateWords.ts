@@ -36,6 +36,8 @@ export function workingWords({ why, working, capacities }: CapacityAnswer): stri
       return working.source;
     case "all-agree":
       return `${working.source}; ${capacities.length === 2 ? "both sources" : `${capacities.length} sources`} agree`;
+    case "not-comparable":
+      return `${working.source}; some sources give a weight and some a volume, which cannot be compared: choose one`;
     case "least":
       return `${working.source}; the least, as the sources disagree: fill, run, and bring it up to the mark`;
   }
@@ -74,6 +76,8 @@ export function coverIssueWords(issue: CoverIssue, fluid: Fluid): string {
       return `it is not ${fluid.kind}`;
     case "code-not-shown":
       return `not shown to meet ${issue.required}`;
+    case "slips-wet-clutch":
+      return `refused for a wet clutch: it claims MB, for dry ones, where ${issue.required} is required`;
     case "grade-not-allowed":
       return `${issue.grade} is not allowed here (${issue.allowed.join(", ")})`;
     case "grade-not-known":
@@ -96,6 +100,8 @@ export function mixingWords(answer: MixingAnswer): string {
   switch (answer.code) {
     case "mixes":
       return "mixes with what is in";
+    case "not-shown":
+      return "not shown to mix with what is in: ask the makers, or drain it first";
     case "counts-as":
       return `mixes; the mixture counts as type ${answer.brakeType}`;
     case "unlike-kinds":

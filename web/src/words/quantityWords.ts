@@ -56,7 +56,7 @@ export function quantityWords(quantity: Quantity): string {
 
 /** What a field made of what was typed: the quantity, with what it is in the metric unit, and what could be meant instead. */
 export function understoodWords(read: ReadQuantity): string {
-  const { quantity, otherReading, isInches } = read;
+  const { quantity, otherReading, isInches, isFluidOunces } = read;
   const metric = metricUnit(quantity);
   const shown = formatQuantity(quantity, figureStyle());
   const inMetric = metric === quantity.unit ? "" : ` = ${inUnit(quantity, metric)}`;
@@ -65,7 +65,8 @@ export function understoodWords(read: ReadQuantity): string {
       ? ""
       : `; if ${formatNumber(otherReading, figureStyle())} is meant, type ${typedFigure(otherReading)}`;
   const inches = isInches ? "; a fraction is taken as inches" : "";
-  return `${shown}${inMetric}${other}${inches}`;
+  const ounces = isFluidOunces ? "; ounces here are fluid ounces" : "";
+  return `${shown}${inMetric}${other}${inches}${ounces}`;
 }
 
 /** What kept a quantity from being understood, and what to type. */
@@ -84,7 +85,7 @@ export function quantityIssueWords(issue: QuantityIssue, unit: Unit): string {
     case "wrong-unit":
       return `${symbolOf(issue.unit)} does not measure this; type it in ${symbol} or a unit like it`;
     case "which-gallon":
-      return `US or imperial? They differ by a fifth: type ${symbolOf(issue.us)} or ${symbolOf(issue.imperial)}`;
+      return `US or imperial? They differ by ${issue.us === "us-floz" ? "a twenty-fifth" : "a fifth"}: type ${symbolOf(issue.us)} or ${symbolOf(issue.imperial)}`;
   }
 }
 

@@ -53,6 +53,18 @@ test("a date with its month named is read in every order, and two digits are a y
 });
 
 test.each([
+  ["3. 4. 2026", "2026-04-03"],
+  ["3rd April 2026", "2026-04-03"],
+  ["1st of May 2026", "2026-05-01"],
+  ["April 22nd, 2026", "2026-04-22"],
+  ["3 Sept. 2026", "2026-09-03"],
+] as const)("%s is read as people write it", (text, date) => {
+  expect(readCsvDate(text, "dmy")).toBe(date);
+});
+
+test.each([
+  ["3 junk 2026", "dmy"],
+  ["3 maybe 2026", "dmy"],
   ["31.4.2026", "dmy"],
   ["13/13/2026", "mdy"],
   ["29.2.2026", "dmy"],

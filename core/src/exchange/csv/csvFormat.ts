@@ -1,5 +1,6 @@
 import { dayFromParts, formatDay, parseDay } from "../../calendar/dayNumber.js";
-import { parseFigure, type DecimalSign } from "../../quantity/parseFigure.js";
+import type { DecimalSign } from "../../quantity/numeral.js";
+import { parseFigure } from "../../quantity/parseFigure.js";
 
 /** In which order the parts of a date are written. */
 export const DATE_ORDERS = ["ymd", "dmy", "mdy"] as const;
@@ -20,9 +21,17 @@ export interface Told<Value> {
   readonly isSure: boolean;
 }
 
-const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
-const NUMBERS = /^(\d{1,4})[-./ ](\d{1,2})[-./ ](\d{1,4})\.?$/;
-const NAMED = /^(?:(\d{1,2})[-./ ]+)?([a-z]{3,9})\.?[-./ ]+(?:(\d{1,2}),?[-./ ]+)?(\d{4}|\d{2})$/i;
+const MONTHS = [
+  ...["january", "february", "march", "april", "may", "june", "july", "august", "september"],
+  ...["october", "november", "december"],
+];
+const BETWEEN = "(?:\\s*[-./]\\s*|\\s+)";
+const NUMBERS = new RegExp(`^(\\d{1,4})${BETWEEN}(\\d{1,2})${BETWEEN}(\\d{1,4})\\.?$`);
+const DAY = "(\\d{1,2})(?:st|nd|rd|th)?";
+const NAMED = new RegExp(
+  `^(?:${DAY}${BETWEEN}(?:of\\s+)?)?([a-z]{3,9})(?:[.,]\\s*|${BETWEEN})(?:${DAY}(?:,\\s*|${BETWEEN}))?(\\d{4}|\\d{2})$`,
+  "i",
+);
 /** A time of day that follows a date counts for nothing. */
 const TIME = /(?:T|\s+)\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?\s*(?:Z|[ap]m|[+-]\d{2}:?\d{2})?$/i;
 /** Years of two digits: up to this many in this century. */
@@ -30,7 +39,7 @@ const THIS_CENTURY = 69;
 
 /**
  * A date of a table as `YYYY-MM-DD`, or null where it is none: numbers in the order given (four
- * digits first are always the year), `3 Apr 2026`, `Apr 3, 2026`; a time of day after it is passed
+ * digits first are always the year), `3. 4. 2026`, `3 Apr 2026`, `3rd April 2026`, `Apr 3, 2026`; a time of day after it is passed
  * over. Two digits are a year from 1970 to 2069.
  */
 export function readCsvDate(text: string, order: DateOrder): string | null {
@@ -46,7 +55,7 @@ export function readCsvDate(text: string, order: DateOrder): string | null {
   const named = NAMED.exec(plain);
   if (named === null) return null;
   const [first, name = "", second, year = ""] = named.slice(1);
-  const month = MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
+  const month = MONTHS.findIndex((month) => month.startsWith(name.toLowerCase())) + 1;
   const isOneDay = (first === undefined) !== (second === undefined);
   return month === 0 || !isOneDay ? null : dateOf(year, String(month), first ?? second ?? "");
 }

@@ -1,4 +1,4 @@
-import type { DecimalSign } from "../../quantity/parseFigure.js";
+import type { DecimalSign } from "../../quantity/numeral.js";
 import { unguardCell } from "./csvCells.js";
 import { CSV_COLUMNS, CSV_KINDS, type CsvColumn, type CsvKind } from "./csvColumns.js";
 import {

@@ -1,7 +1,7 @@
 import type { Fluid } from "../../book/fluid.js";
 import type { Product } from "../../book/product.js";
-import { gradesInTheCold, type GradeAnswer } from "../../fluid/covers.js";
-import { isSameGrade, servesCold } from "../../fluid/grade.js";
+import { gradesInTheCold, type Cold, type GradeAnswer } from "../../fluid/covers.js";
+import { DEFAULT_COLD_MARGIN, isSameGrade, servesCold } from "../../fluid/grade.js";
 import { OILS } from "../../fluid/kinds.js";
 
 /** Whether the oil in a system serves the temperatures of a journey. */
@@ -34,11 +34,13 @@ export function journeyOil(
   products: readonly Product[],
   coldest: number | null,
   hottest: number | null,
+  margin: number = DEFAULT_COLD_MARGIN,
 ): OilOnJourney[] {
+  const inTheCold: Cold = { coldest, margin };
   if (coldest === null && hottest === null) return [];
   const oils = fluids.filter(({ kind, grades }) => OILS.has(kind) && (grades ?? []).length > 0);
   return oils.map((fluid) => {
-    const allowed = gradesInTheCold(fluid, coldest);
+    const allowed = gradesInTheCold(fluid, inTheCold);
     const judged = allowed.map((one) => ({ grade: one.grade, answer: answerOf(one, hottest) }));
     const product = products.find(({ id }) => id === fluid.product) ?? null;
     const grade = product?.grade ?? null;
@@ -47,7 +49,7 @@ export function journeyOil(
       fluid.kind === "engine oil" &&
       grade !== null &&
       coldest !== null &&
-      servesCold(grade, coldest) === "too-thick";
+      servesCold(grade, coldest, margin) === "too-thick";
     const serves = ({ answer }: { readonly answer: OilAnswer }): boolean =>
       answer === "serves" || (answer === "not-known" && coldest === null);
     const answer = own === undefined ? (isTooThick ? "too-thick" : "not-known") : own.answer;

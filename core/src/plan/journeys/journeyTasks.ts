@@ -64,6 +64,8 @@ export interface JourneySource {
   readonly settings: Settings;
   readonly planning: Planning;
   readonly needs: NeedsSource;
+  /** What is kept above the cold limit of a winter grade of oil, in °C; the default where absent. */
+  readonly coldMargin?: number | undefined;
 }
 
 /**

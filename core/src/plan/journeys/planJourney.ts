@@ -88,6 +88,7 @@ export function planJourney(
       products,
       inCelsius(journey.coldest),
       inCelsius(journey.hottest),
+      source.coldMargin,
     ),
     along: journeyLoad(onTheWay, source.needs),
     issues: isOver ? [] : issuesOf(state, days, runs, visitOn, clear),

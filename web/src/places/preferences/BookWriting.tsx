@@ -1,8 +1,9 @@
-import type { Book, Gallons } from "@yonderfell/core";
+import { DEFAULT_COLD_MARGIN, parseFigure, type Book, type Gallons } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { SelectField, TextField } from "../../ui/fields.js";
 import { useModel } from "../../ui/useModel.js";
+import { decimalSign, typedFigure } from "../../words/writing.js";
 import { money } from "../../words/money.js";
 import { NotSaved } from "./NotSaved.js";
 import { useSettingsChange } from "./useSettingsChange.js";
@@ -18,11 +19,15 @@ const GALLONS: readonly (readonly [Gallons | "", string])[] = [
 
 /** How the book writes money, and whose quarts and gallons a bare word means in it. */
 export function BookWriting({ own }: { readonly own: OwnSettings }): ReactElement {
-  const before = { currency: own?.currency ?? "", gallons: own?.gallons ?? ("" as const) };
+  const before = {
+    currency: own?.currency ?? "",
+    gallons: own?.gallons ?? ("" as const),
+    coldMargin: typedFigure(own?.coldMargin ?? DEFAULT_COLD_MARGIN),
+  };
   return (
     <section aria-labelledby="writing" className="space-y-4">
       <h3 id="writing" className="font-bold">
-        Money and quarts
+        Money, quarts and cold
       </h3>
       <WritingForm key={JSON.stringify(before)} before={before} />
     </section>
@@ -32,19 +37,31 @@ export function BookWriting({ own }: { readonly own: OwnSettings }): ReactElemen
 interface Writing {
   readonly currency: string;
   readonly gallons: Gallons | "";
+  readonly coldMargin: string;
 }
 
 function WritingForm({ before }: { readonly before: Writing }): ReactElement {
   const { save, failure } = useSettingsChange("Saved.");
   const { model, field } = useModel<Writing>(() => before);
   const currency = model.currency.trim();
-  const isSame = currency === before.currency && model.gallons === before.gallons;
+  const coldMargin = parseFigure(model.coldMargin, decimalSign());
+  const isSame =
+    currency === before.currency &&
+    model.gallons === before.gallons &&
+    model.coldMargin === before.coldMargin;
+  const problem =
+    currency.length > CURRENCY_LENGTH
+      ? `a currency has at most ${CURRENCY_LENGTH} letters.`
+      : coldMargin === null
+        ? "type how many degrees are kept, 0 or more."
+        : "";
   return (
     <form
       className="max-w-[30rem] space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void save({ currency, gallons: model.gallons === "" ? null : model.gallons });
+        const gallons = model.gallons === "" ? null : model.gallons;
+        void save({ currency, gallons, coldMargin });
       }}
     >
       <TextField
@@ -58,19 +75,15 @@ function WritingForm({ before }: { readonly before: Writing }): ReactElement {
         {...field("gallons")}
       />
       <p className="text-fine text-quiet">A machine’s own word for it comes first.</p>
-      <NotSaved
-        failure={
-          currency.length > CURRENCY_LENGTH
-            ? `a currency has at most ${CURRENCY_LENGTH} letters.`
-            : failure
-        }
+      <TextField
+        label="Kept above the cold limit of an engine oil’s winter grade, °C"
+        note="Where the handbook allows a grade from a temperature, that decides."
+        isMono
+        {...field("coldMargin")}
       />
-      <button
-        type="submit"
-        className={PRIMARY_BUTTON}
-        disabled={isSame || currency.length > CURRENCY_LENGTH}
-      >
-        Save money and quarts
+      <NotSaved failure={problem === "" ? failure : problem} />
+      <button type="submit" className={PRIMARY_BUTTON} disabled={isSame || problem !== ""}>
+        Save these
       </button>
     </form>
   );

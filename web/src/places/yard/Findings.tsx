@@ -1,4 +1,4 @@
-import { plateFindings, type Machine } from "@yonderfell/core";
+import { coldOf, plateFindings, type Machine } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { findingWords } from "../../words/plateWords.js";
@@ -10,7 +10,7 @@ import { usePlate } from "./usePlate.js";
 export function Findings({ machine }: { readonly machine: Machine }): ReactElement | null {
   const found = usePlate(machine.id);
   if (found === undefined) return null;
-  const findings = plateFindings(machine, found.plate, found);
+  const findings = plateFindings(machine, found.plate, found, coldOf(machine, found.settings));
   if (findings.length === 0) return null;
   return (
     <section aria-labelledby="not-as-specified" className="mb-5">

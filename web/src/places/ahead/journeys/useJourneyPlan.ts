@@ -45,6 +45,7 @@ export function useJourneyPlan(
       settings,
       planning: planningOf({ settings: read.own }),
       needs: { plate, parts, products, rate: usualRate(people) },
+      coldMargin: read.own?.coldMargin ?? undefined,
     };
     const visits = read.visits.filter(({ machine }) => machine === journey.machine);
     const state = machineState(records, settings, today);

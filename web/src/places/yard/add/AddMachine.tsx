@@ -124,7 +124,7 @@ function Fluids({
   readonly sheet: MachineSheet;
   readonly field: FormModel<MachineSheet>["field"];
 }): ReactElement {
-  const wanted = capacityWanted(sheet.gallons === "" ? null : sheet.gallons);
+  const gallons = sheet.gallons === "" ? null : sheet.gallons;
   return (
     <section aria-labelledby="fluids">
       <div className="mb-2 flex flex-wrap items-end justify-between gap-4">
@@ -148,7 +148,11 @@ function Fluids({
           >
             <TextField label="System" {...field("system")} />
             <SelectField label="Kind" choices={choicesOfWords(FLUID_KINDS)} {...field("kind")} />
-            <QuantityField label="How much" wanted={wanted} {...field("amount")} />
+            <QuantityField
+              label="How much"
+              wanted={capacityWanted(row.kind, gallons)}
+              {...field("amount")}
+            />
             <TextField label="Grade" isMono {...field("grade")} />
             <TextField label="Codes required" isMono {...field("codes")} />
           </div>

@@ -74,9 +74,9 @@ export function sheetProblem(sheet: MachineSheet): string {
     if (unit === "") return `Say what the ${name} counts: km, mi or h.`;
     if ((typedNumber(figure) ?? -1) < 0) return `“${figure}” is not a figure of the ${name}.`;
   }
-  const wanted = capacityWanted(sheet.gallons === "" ? null : sheet.gallons);
-  for (const { system, amount } of sheet.fluids) {
-    if (amount.trim() === "" || readQuantity(amount, wanted).ok) continue;
+  const gallons = sheet.gallons === "" ? null : sheet.gallons;
+  for (const { system, kind, amount } of sheet.fluids) {
+    if (amount.trim() === "" || readQuantity(amount, capacityWanted(kind, gallons)).ok) continue;
     return `${system}: “${amount}” is not a capacity; mend it or leave it empty.`;
   }
   return "";
@@ -86,7 +86,7 @@ const orNull = (text: string): string | null => (text.trim() === "" ? null : tex
 
 function fluidOf(row: FluidRow, sheet: MachineSheet): NewFluid {
   const gallons = sheet.gallons === "" ? null : sheet.gallons;
-  const read = readQuantity(row.amount, capacityWanted(gallons));
+  const read = readQuantity(row.amount, capacityWanted(row.kind, gallons));
   const condition =
     row.kind === "engine oil" ? ("with filter" as const) : ("drain and fill" as const);
   const source = sheet.source.trim() === "" ? "handbook" : sheet.source.trim();

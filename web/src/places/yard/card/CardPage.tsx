@@ -1,8 +1,9 @@
 import {
   capacityAnswers,
-  coldestStartOf,
+  coldOf,
   governing,
   gradesInTheCold,
+  type Cold,
   type Fluid,
   type Machine,
   type ServicePoint,
@@ -94,7 +95,7 @@ function Card({
 
 function FluidTable({
   machine,
-  found: { plate },
+  found: { plate, settings },
 }: {
   readonly machine: Machine;
   readonly found: PlateInBook;
@@ -131,7 +132,7 @@ function FluidTable({
                 </span>
               ))}
             </td>
-            <td className="py-1">{whatWords(fluid, machine)}</td>
+            <td className="py-1">{whatWords(fluid, coldOf(machine, settings))}</td>
           </tr>
         ))}
       </tbody>
@@ -140,8 +141,8 @@ function FluidTable({
 }
 
 /** What belongs in a fluid system, in a line. */
-function whatWords(fluid: Fluid, machine: Machine): string {
-  const grades = gradesInTheCold(fluid, coldestStartOf(machine)).map(gradeWords);
+function whatWords(fluid: Fluid, cold: Cold): string {
+  const grades = gradesInTheCold(fluid, cold).map(gradeWords);
   const kind = fluid.coolantFamily ?? (fluid.brakeType ? `type ${fluid.brakeType}` : fluid.kind);
   return [kind, ...grades, ...(fluid.codes ?? [])].join("; ");
 }

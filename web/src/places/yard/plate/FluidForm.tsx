@@ -7,7 +7,6 @@ import {
   mixing,
   type Fluid,
   type FluidId,
-  type Gallons,
   type Machine,
   type Product,
 } from "@yonderfell/core";
@@ -38,6 +37,7 @@ import {
   type FluidModel,
   type GradeRow,
 } from "./fluidModel.js";
+import type { QuantityWanted } from "../../../ui/readQuantity.js";
 import { useGallons } from "./useGallons.js";
 
 /** Where fluids usually are. */
@@ -102,7 +102,7 @@ export function FluidForm({
       {mixingProblem({ ...model, isFlushed: false }, fluid, products) !== "" && (
         <CheckField label="It was flushed before the other went in" {...field("isFlushed")} />
       )}
-      <Capacities {...field("capacities")} gallons={gallons} />
+      <Capacities {...field("capacities")} wanted={capacityWanted(model.kind, gallons)} />
       <Grades {...field("grades")} />
       <NoteField label="Note" {...field("note")} />
     </RecordDialog>
@@ -148,9 +148,9 @@ function WhatItIs({
 
 function Capacities({
   value: rows,
-  gallons,
+  wanted,
   onChange,
-}: Field<readonly CapacityRow[]> & { readonly gallons: Gallons | null }): ReactElement {
+}: Field<readonly CapacityRow[]> & { readonly wanted: QuantityWanted }): ReactElement {
   return (
     <fieldset>
       <legend className="font-semibold">How much goes in, each with its source</legend>
@@ -163,7 +163,7 @@ function Capacities({
         >
           <CapacityFields
             row={row}
-            gallons={gallons}
+            wanted={wanted}
             onRow={(changed) => onChange(rows.map((one) => (one.id === row.id ? changed : one)))}
           />
         </div>
@@ -182,17 +182,17 @@ function Capacities({
 
 function CapacityFields({
   row,
-  gallons,
+  wanted,
   onRow,
 }: {
   readonly row: CapacityRow;
-  readonly gallons: Gallons | null;
+  readonly wanted: QuantityWanted;
   readonly onRow: (row: CapacityRow) => void;
 }): ReactElement {
   const field = fieldsOf(row, (patch) => onRow({ ...row, ...patch }));
   return (
     <div className="grid gap-x-5 sm:grid-cols-3">
-      <QuantityField label="Capacity" wanted={capacityWanted(gallons)} {...field("amount")} />
+      <QuantityField label="Capacity" wanted={wanted} {...field("amount")} />
       <SelectField
         label="Condition"
         choices={choicesOfWords(CAPACITY_CONDITIONS)}

@@ -1,11 +1,10 @@
 import {
   capacityAnswers,
-  coldestStartOf,
   gradesInTheCold,
   productCovers,
   type CapacityAnswer,
+  type Cold,
   type Fluid,
-  type Machine,
   type Product,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
@@ -24,13 +23,13 @@ import { EditButton } from "./EditButton.js";
 
 /** The fluids of a machine: system, how much and by whom, what is required, what is in. */
 export function FluidRows({
-  machine,
+  cold,
   fluids,
   products,
   onEdit,
   onChoose,
 }: {
-  readonly machine: Machine;
+  readonly cold: Cold;
   readonly fluids: readonly Fluid[];
   readonly products: readonly Product[];
   readonly onEdit: (fluid: Fluid) => void;
@@ -49,9 +48,9 @@ export function FluidRows({
             <p className="text-fine text-quiet">{fluid.kind}</p>
           </div>
           <Capacities fluid={fluid} />
-          <Required fluid={fluid} machine={machine} />
+          <Required fluid={fluid} cold={cold} />
           <div>
-            <InItNow fluid={fluid} machine={machine} products={products} />
+            <InItNow fluid={fluid} cold={cold} products={products} />
             <button
               type="button"
               aria-label={`What would do in ${fluid.system}`}
@@ -113,15 +112,9 @@ function CapacityBlock({ answer }: { readonly answer: CapacityAnswer }): ReactEl
   );
 }
 
-function Required({
-  fluid,
-  machine,
-}: {
-  readonly fluid: Fluid;
-  readonly machine: Machine;
-}): ReactElement {
+function Required({ fluid, cold }: { readonly fluid: Fluid; readonly cold: Cold }): ReactElement {
   const codes = fluid.codes ?? [];
-  const grades = gradesInTheCold(fluid, coldestStartOf(machine));
+  const grades = gradesInTheCold(fluid, cold);
   const kinds = [fluid.coolantFamily, fluid.brakeType ? `type ${fluid.brakeType}` : null];
   const lines = [...kinds.filter((one) => (one ?? "") !== ""), ...codes];
   return (
@@ -142,16 +135,16 @@ function Required({
 
 function InItNow({
   fluid,
-  machine,
+  cold,
   products,
 }: {
   readonly fluid: Fluid;
-  readonly machine: Machine;
+  readonly cold: Cold;
   readonly products: readonly Product[];
 }): ReactElement {
   const product = products.find((one) => one.id === fluid.product);
   if (product === undefined) return <p className="text-quiet">what is in it is not recorded</p>;
-  const { issues } = productCovers(product, fluid, coldestStartOf(machine));
+  const { issues } = productCovers(product, fluid, cold);
   return (
     <div>
       <p className="text-fine text-quiet">in it now</p>

@@ -1,4 +1,10 @@
-import type { Fluid, Machine, ServicePoint, Specification } from "@yonderfell/core";
+import {
+  coldOf,
+  type Fluid,
+  type Machine,
+  type ServicePoint,
+  type Specification,
+} from "@yonderfell/core";
 import { Plus, Printer } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
 import { Link } from "react-router";
@@ -43,10 +49,11 @@ interface PartProps {
 /** What is being written down: a record, null for a new one, undefined while nothing is. */
 type Editing<T> = T | null | undefined;
 
-function Fluids({ machine, found: { plate, products } }: PartProps): ReactElement {
+function Fluids({ machine, found: { plate, products, settings } }: PartProps): ReactElement {
   const [editing, setEditing] = useState<Editing<Fluid>>();
   const [choosing, setChoosing] = useState<Fluid | null>(null);
   const { fluids } = plate;
+  const cold = coldOf(machine, settings);
   const close = (): void => setEditing(undefined);
   return (
     <Section
@@ -63,7 +70,7 @@ function Fluids({ machine, found: { plate, products } }: PartProps): ReactElemen
       }
     >
       <FluidRows
-        machine={machine}
+        cold={cold}
         fluids={fluids}
         products={products}
         onEdit={setEditing}
@@ -72,7 +79,7 @@ function Fluids({ machine, found: { plate, products } }: PartProps): ReactElemen
       {choosing !== null && (
         <ProductChoice
           fluid={choosing}
-          machine={machine}
+          cold={cold}
           products={products}
           onClose={() => setChoosing(null)}
         />

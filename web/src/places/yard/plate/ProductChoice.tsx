@@ -1,10 +1,9 @@
 import {
-  coldestStartOf,
   isRefused,
   mixing,
   productCovers,
+  type Cold,
   type Fluid,
-  type Machine,
   type Product,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
@@ -14,12 +13,12 @@ import { coverIssueWords, mixingWords, productWords } from "../../../words/plate
 /** Which products would do in a fluid system: what they cover, what is missing, what may be put to what is in. */
 export function ProductChoice({
   fluid,
-  machine,
+  cold,
   products,
   onClose,
 }: {
   readonly fluid: Fluid;
-  readonly machine: Machine;
+  readonly cold: Cold;
   readonly products: readonly Product[];
   readonly onClose: () => void;
 }): ReactElement {
@@ -39,7 +38,7 @@ export function ProductChoice({
                 <span className="font-normal text-quiet">, in it now</span>
               )}
             </p>
-            <Covers product={product} fluid={fluid} machine={machine} />
+            <Covers product={product} fluid={fluid} cold={cold} />
             {now !== undefined && product.id !== now.id && <Mixes now={now} product={product} />}
           </li>
         ))}
@@ -51,13 +50,13 @@ export function ProductChoice({
 function Covers({
   product,
   fluid,
-  machine,
+  cold,
 }: {
   readonly product: Product;
   readonly fluid: Fluid;
-  readonly machine: Machine;
+  readonly cold: Cold;
 }): ReactElement {
-  const { issues } = productCovers(product, fluid, coldestStartOf(machine));
+  const { issues } = productCovers(product, fluid, cold);
   if (issues.length === 0) return <p className="text-clear">covers what is required</p>;
   return (
     <p className="font-semibold text-due">

@@ -49,9 +49,11 @@ export interface FluidModel {
   readonly capacities: readonly CapacityRow[];
 }
 
-/** What is meant by a capacity typed without a unit. */
-export function capacityWanted(gallons: Gallons | null): QuantityWanted {
-  return { unit: "L", also: ["mass"], gallons };
+/** What is meant by a capacity typed without a unit: what is filled by weight is in kilograms. */
+export function capacityWanted(kind: FluidKind, gallons: Gallons | null): QuantityWanted {
+  return kind === "refrigerant"
+    ? { unit: "kg", also: ["volume"], gallons }
+    : { unit: "L", also: ["mass"], gallons };
 }
 
 /** A capacity that nothing is written in yet. */
@@ -132,7 +134,7 @@ export function fluidProblem(model: FluidModel, gallons: Gallons | null): string
   for (const row of model.capacities) {
     if (isRowEmpty(row)) continue;
     if (row.source.trim() === "") return "Say who gives each capacity: handbook, label, dealer.";
-    if (!readQuantity(row.amount, capacityWanted(gallons)).ok) {
+    if (!readQuantity(row.amount, capacityWanted(model.kind, gallons)).ok) {
       return `“${row.amount}” is not a capacity; mend it or leave it empty.`;
     }
     if (row.isModified && row.note.trim() === "") {
@@ -156,7 +158,7 @@ export function fluidOf(
   const rows = model.capacities.filter((row) => !isRowEmpty(row));
   const known = new Map((before?.capacities ?? []).map((one) => [one.id, one]));
   const capacities = rows.flatMap((row): Capacity[] => {
-    const read = readQuantity(row.amount, capacityWanted(place.gallons));
+    const read = readQuantity(row.amount, capacityWanted(model.kind, place.gallons));
     if (!read.ok) return [];
     const { id, condition, isModified } = row;
     const note = orNothing(row.note);

@@ -2,7 +2,13 @@
 import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { machinePlateOf, type Machine, type MachineId, type MachinePlate } from "@yonderfell/core";
+import {
+  coldOf,
+  machinePlateOf,
+  type Machine,
+  type MachineId,
+  type MachinePlate,
+} from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { BOOK } from "../../../../test/skarrowVale.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
@@ -31,7 +37,7 @@ describe("the fluids of a plate", () => {
     const { machine, plate } = on(id);
     render(
       <FluidRows
-        machine={machine}
+        cold={coldOf(machine, BOOK.settings)}
         fluids={plate.fluids}
         products={BOOK.products ?? []}
         onEdit={onEdit}
