@@ -11,6 +11,7 @@ import {
   baselineTasks,
   decideBaseline,
   finishBaseline,
+  tasksWithoutStart,
   type BaselineDecision,
 } from "./baseline.js";
 
@@ -42,7 +43,7 @@ function vanBook(entries: readonly object[] = []): MachineBook {
 }
 
 function decided(book: MachineBook, id: string, decision: BaselineDecision): MachineBook {
-  const result = decideBaseline(book, id as TaskId, decision, context());
+  const result = decideBaseline(book, [id as TaskId], decision, context());
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
   const after = applyChange(book, result.value);
   const whole = readBook(JSON.stringify({ format: "yonderfell-book", version: 1, ...after }));
@@ -97,7 +98,7 @@ test("what was left unknown can be decided later, and what is wanted ends when i
 
 test("a day to come and a task that is not the machine's are refused", () => {
   const refusal = (id: string, decision: BaselineDecision): string | undefined => {
-    const result = decideBaseline(vanBook(), id as TaskId, decision, context());
+    const result = decideBaseline(vanBook(), [id as TaskId], decision, context());
     return result.ok ? undefined : result.issues[0]?.code;
   };
   const later = dayOf("2026-12-01");
@@ -112,4 +113,43 @@ test("it is finished when somebody says so, once", () => {
   expect(after.machines[0].baseline).toEqual({ begun: "2026-11-23", finished: "2026-11-23" });
   const again = finishBaseline(after, context());
   expect(again.ok && again.value.records).toEqual([]);
+});
+
+test("several tasks of one date are decided together, by one entry", () => {
+  const both = ["oil", "air"] as unknown as TaskId[];
+  const decision = {
+    code: "done",
+    day: dayOf("2026-10-01"),
+    figures: [],
+    note: "receipt",
+  } as const;
+  const result = decideBaseline(vanBook(), both, decision, context());
+  if (!result.ok) throw new Error("refused");
+  const after = applyChange(vanBook(), result.value);
+  expect(answers(after)).toEqual(["oil done", "air done"]);
+  expect(after.entries.map(({ tasks }) => tasks)).toEqual([both]);
+});
+
+test("what is not due yet counts from when the machine was new", () => {
+  const book = decided(vanBook(), "oil", { code: "from-new", note: "" });
+  expect(answers(book)[0]).toBe("oil from-new");
+  expect(book.entries[0]).toMatchObject({
+    ...{ date: "2020-01-01", assumed: true, tasks: ["oil"] },
+    ...{ meters: { odo: 0 }, estimatedMeters: ["odo"] },
+  });
+  const [machine] = vanBook().machines;
+  const without = { ...vanBook(), machines: [{ ...machine, inService: null }] } as MachineBook;
+  const decision = { code: "from-new", note: "" } as const;
+  const refused = decideBaseline(without, ["oil" as TaskId], decision, context());
+  expect(refused).toEqual({ ok: false, issues: [{ code: "in-service-missing" }] });
+});
+
+test("tasks that a machine of known history is past the first turn of, and that were never logged, lack a start", () => {
+  const [machine] = vanBook().machines;
+  const known = { ...vanBook(), machines: [{ ...machine, history: "known" }] } as MachineBook;
+  const names = (book: MachineBook): string[] => tasksWithoutStart(book, TODAY).map(({ id }) => id);
+  expect(names(known)).toEqual(["oil", "air"]);
+  expect(names(vanBook())).toEqual([]);
+  const logged = [done("e", "2026-11-02", ["oil", "air"])] as unknown as MachineBook["entries"];
+  expect(names({ ...known, entries: logged })).toEqual([]);
 });

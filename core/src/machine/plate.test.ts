@@ -84,7 +84,8 @@ describe("capacities", () => {
 
   test("a weight and a volume never agree, as they cannot be compared", () => {
     const refrigerant = [capacity("a", q(0.65, "kg")), capacity("b", q(1, "L"))];
-    expect(capacityAnswers(engine({ capacities: refrigerant }))[0]?.disagrees).toBe(false);
+    const [found] = capacityAnswers(engine({ capacities: refrigerant }));
+    expect(found).toMatchObject({ disagrees: false, why: { code: "not-comparable" } });
   });
 });
 

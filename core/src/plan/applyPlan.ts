@@ -1,11 +1,14 @@
-import { put, type RecordChange } from "../book/change.js";
+import { applyChange, put, type Change, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
+import { currentRecords } from "../book/currentRecords.js";
 import type { TaskId } from "../book/ids.js";
 import type { Limit } from "../book/limitKind.js";
 import type { Machine, Meter } from "../book/machine.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success } from "../book/result.js";
 import type { Task } from "../book/task.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+import { begunBaseline, tasksWithoutStart } from "../machine/baseline.js";
 import { valueIn } from "../quantity/quantity.js";
 import type { Plan, PlanLimit, PlanTask } from "./plan.js";
 
@@ -166,7 +169,8 @@ export type ApplyPlanIssue =
 
 /**
  * Puts tasks of a plan on a machine: new ones are added, and the rule of those that are there and have
- * changed in the plan takes the place of their own. Refused: no task chosen, and one that cannot stand there.
+ * changed in the plan takes the place of their own. A machine that is past their first turn with nothing logged is
+ * taken on. Refused: no task chosen, and one that cannot stand there.
  */
 export function applyPlan(
   book: MachineBook,
@@ -193,5 +197,18 @@ export function applyPlan(
       ? put("tasks", candidate)
       : { section: "tasks", id: own.id, before: own, after: candidate },
   );
-  return success({ command: "apply-plan", records });
+  const change: Change = { command: "apply-plan", records };
+  return success({ ...change, records: [...records, ...takenOn(book, change, context.today)] });
+}
+
+/**
+ * A machine without any work logged that tasks put on it find past their first turn is taken on: its owner says what
+ * they start from, before anything is called overdue for want of a record.
+ */
+function takenOn(book: MachineBook, change: Change, today: DayNumber): RecordChange[] {
+  const [machine] = book.machines;
+  const hasLog = currentRecords(book.entries).length > 0;
+  if (hasLog || (machine.history ?? "known") !== "known") return [];
+  const lacking = tasksWithoutStart(applyChange(book, change), today);
+  return lacking.length === 0 ? [] : begunBaseline(machine, today);
 }

@@ -14,6 +14,8 @@ export interface SessionState {
   readonly overlay: Overlay | null;
   /** What the reading line starts with when opened from a machine. */
   readonly readingLine: string;
+  /** What was typed while the dialog that stands open was still being fetched. */
+  readonly typedAhead: string;
   /** Notes that stand at the edge of the screen. */
   readonly notices: readonly Notice[];
   /** How many notes have been given in this sitting. */
@@ -41,6 +43,7 @@ const initialState: SessionState = {
   openTask: "",
   overlay: null,
   readingLine: "",
+  typedAhead: "",
   notices: [],
   noticesGiven: 0,
 };
@@ -61,6 +64,15 @@ const slice = createSlice({
       ...state,
       overlay: "reading" as const,
       readingLine: action.payload,
+      typedAhead: "",
+    }),
+    /** A key pressed while the dialog it is meant for is being fetched: a character, or one taken back. */
+    keyPressedAhead: (state, action: PayloadAction<string>) => ({
+      ...state,
+      typedAhead:
+        action.payload === "Backspace"
+          ? state.typedAhead.slice(0, -1)
+          : `${state.typedAhead}${action.payload}`,
     }),
     noticeGiven: (state, action: PayloadAction<GivenNotice>) => ({
       ...state,
@@ -77,6 +89,7 @@ const slice = createSlice({
       ...state,
       overlay: action.payload,
       readingLine: "",
+      typedAhead: "",
     }),
     overlayClosed: (state) => ({ ...state, overlay: null }),
   },
@@ -89,6 +102,7 @@ export const {
   meterReadingOpened,
   overlayOpened,
   overlayClosed,
+  keyPressedAhead,
   noticeGiven,
   noticeClosed,
 } = slice.actions;

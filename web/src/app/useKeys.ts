@@ -1,8 +1,8 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 import { PLACES } from "./places.js";
-import { meterReadingOpened, overlayOpened } from "./session.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
+import { keyPressedAhead, meterReadingOpened, overlayClosed, overlayOpened } from "./session.js";
+import { useAppDispatch, useAppSelector, useAppStore } from "./store.js";
 import { useUndo } from "./useUndo.js";
 
 /** Whether keys typed here are meant as text. */
@@ -25,6 +25,7 @@ function pressed(event: KeyboardEvent): string {
 export function useKeys(): void {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   const undo = useUndo();
   const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
   useEffect(() => {
@@ -39,8 +40,18 @@ export function useKeys(): void {
       ["/", () => dispatch(overlayOpened("find"))],
       ["?", () => dispatch(overlayOpened("keys"))],
     ]);
+    const typeAhead = (event: KeyboardEvent): void => {
+      const { key, ctrlKey, metaKey, altKey } = event;
+      const isText = key.length === 1 && !ctrlKey && !metaKey && !altKey;
+      if (key === "Escape") dispatch(overlayClosed());
+      else if (isText || key === "Backspace") dispatch(keyPressedAhead(key));
+      else return;
+      event.preventDefault();
+    };
     const onKey = (event: KeyboardEvent): void => {
       if (isInField(event.target) || document.querySelector("[role=dialog]") !== null) return;
+      // A dialog that was asked for and is still being fetched: the keys are meant for it.
+      if (store.getState().session.overlay !== null) return typeAhead(event);
       const key = pressed(event);
       const act = always.get(key) ?? (hasSingleKeys ? single.get(key) : undefined);
       if (act === undefined) return;
@@ -49,5 +60,5 @@ export function useKeys(): void {
     };
     document.addEventListener("keydown", onKey);
     return () => document.removeEventListener("keydown", onKey);
-  }, [dispatch, navigate, undo, hasSingleKeys]);
+  }, [dispatch, navigate, store, undo, hasSingleKeys]);
 }

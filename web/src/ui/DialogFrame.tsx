@@ -1,6 +1,6 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
-import type { ReactElement, ReactNode } from "react";
+import { useState, type ReactElement, type ReactNode } from "react";
 
 /** A dialog over the place one is at: titled, closed by Escape, by its button or by pressing beside it. */
 export function DialogFrame({
@@ -12,6 +12,7 @@ export function DialogFrame({
   readonly onClose: () => void;
   readonly children: ReactNode;
 }): ReactElement {
+  const giveBack = useFocusBefore();
   return (
     <Dialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
       <Dialog.Portal>
@@ -19,6 +20,10 @@ export function DialogFrame({
         <div className="fixed inset-0 z-30 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            giveBack();
+          }}
           className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
         >
           <div className="flex items-center justify-between">
@@ -33,4 +38,16 @@ export function DialogFrame({
       </Dialog.Portal>
     </Dialog.Root>
   );
+}
+
+/** Gives the focus back to what had it before a dialog opened; where that is gone, to the page that stands there now. */
+function useFocusBefore(): () => void {
+  // Asked before anything in the dialog takes it.
+  const [before] = useState(() => document.activeElement);
+  return () => {
+    const isThere = before instanceof HTMLElement && before !== document.body && before.isConnected;
+    if (isThere) before.focus();
+    if (isThere && document.activeElement === before) return;
+    document.querySelector<HTMLElement>("main h1")?.focus({ preventScroll: true });
+  };
 }

@@ -45,6 +45,7 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
       return `release of ${tag}`;
     case "apply-plan":
       return `${counted(change.records.length, "task")} for ${tag}`;
+    case "take-on-machine":
     case "decide-baseline":
     case "finish-baseline":
       return `taking on of ${tag}`;

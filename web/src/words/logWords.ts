@@ -1,4 +1,4 @@
-import type { BoardMachine, DayNumber } from "@yonderfell/core";
+import type { BaselineIssue, BoardMachine, DayNumber } from "@yonderfell/core";
 import type { LogIssue } from "../places/ledger/logModel.js";
 import { fullDate, sentence } from "./format.js";
 import { meterName, meterOf } from "./limitWords.js";
@@ -9,7 +9,7 @@ const taskName = (machine: BoardMachine, id: string): string =>
 
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
-  issue: LogIssue | { readonly code: "machine-missing" },
+  issue: LogIssue | BaselineIssue | { readonly code: "machine-missing" },
   machine: BoardMachine,
   today: DayNumber,
 ): string {
@@ -26,6 +26,8 @@ export function logIssueWords(
       return `${taskName(machine, issue.task)}: it was either done or tested sound; choose one.`;
     case "look-again-missing":
       return `${taskName(machine, issue.task)}: say after how much to look again, a whole number of months or days, or a figure of a meter.`;
+    case "in-service-missing":
+      return "It is not recorded when the machine went into service; write that among its facts first.";
     case "valid-until-early":
       return `${taskName(machine, issue.task)}: it is valid until a day after the one it was done on; look at the year.`;
     case "follow-ups-unsaid":

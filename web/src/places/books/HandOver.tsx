@@ -1,6 +1,7 @@
 import { useState, type ReactElement } from "react";
 import { useBook } from "../../app/openBook.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { DoneNote } from "../../ui/DoneNote.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -57,7 +58,7 @@ export default function HandOver(): ReactElement {
             It could not be compared: {failure}.
           </p>
         )}
-        {done !== "" && <p className="text-large font-bold">{done}</p>}
+        <DoneNote words={done} />
       </div>
       {comparison !== null && look.code === "sound" && (
         <HandOverReview key={look.file} file={look.file} comparison={comparison} onDone={finish} />

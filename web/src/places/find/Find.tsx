@@ -41,7 +41,7 @@ function addressOf({ kind, id, machine, title }: Found): string {
 }
 
 function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
-  const [words, setWords] = useState("");
+  const [words, setWords] = useState(useAppSelector((state) => state.session.typedAhead));
   const { found, failure, isLooking } = useFound(words);
   const { lines, isMeant } = useLines(words, found, onClose);
   // A command that is named stands first whatever else is found: it waits for no answer.

@@ -1,5 +1,6 @@
 import { useState, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { DoneNote } from "../../ui/DoneNote.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { Page } from "../../ui/Page.js";
 import { FileRefused } from "../books/FileRefused.js";
@@ -43,7 +44,7 @@ export default function TablesPage(): ReactElement {
       <div aria-live="polite" className="mt-4">
         {state.code === "opening" && <p className="text-quiet">Opening {state.file}…</p>}
         {state.code === "refused" && <FileRefused file={state.file} reasons={state.reasons} />}
-        {done !== "" && <p className="text-large font-bold">{done}</p>}
+        <DoneNote words={done} />
       </div>
       {isOpen ? (
         <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[25rem_minmax(0,1fr)]">

@@ -77,7 +77,7 @@ function useLine(): {
   readonly line: string;
   readonly setLine: (line: string) => void;
 } {
-  const start = useAppSelector((state) => state.session.readingLine);
+  const start = useAppSelector(({ session }) => `${session.readingLine}${session.typedAhead}`);
   const board = useAppSelector((state) => state.board.machines);
   const machines = useMemo(() => board.map(({ machine }) => machine), [board]);
   const [line, setLine] = useState(start);

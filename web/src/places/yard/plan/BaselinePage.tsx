@@ -7,8 +7,9 @@ import {
   type BoardMachine,
   type MachineBook,
   type NeedsSource,
+  type TaskId,
 } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import { useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { useAppSelector } from "../../../app/store.js";
 import { usePerform } from "../../../app/usePerform.js";
@@ -17,6 +18,7 @@ import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { BaselineTogether } from "./BaselineTogether.js";
 import { BaselineRow } from "./BaselineRow.js";
 
 /** Takes on a machine without records: what each of its tasks starts from, decided one by one. */
@@ -44,6 +46,12 @@ function Baseline({
   const today = useAppSelector((state) => state.session.today);
   const tasks = baselineTasks(book, today);
   const open = tasks.filter(({ answer }) => answer.code === "open");
+  const undecided = tasks
+    .filter(({ answer }) => answer.code === "open" || answer.code === "left-unknown")
+    .map(({ task }) => task.id);
+  const [chosen, setChosen] = useState<readonly TaskId[]>([]);
+  const ticked = chosen.filter((task) => undecided.includes(task));
+  const own = { book, settings: settingsOf({ settings }), machine };
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <section aria-labelledby="baseline">
@@ -59,14 +67,18 @@ function Baseline({
             ? "All are decided."
             : `${counted(tasks.length - open.length, "task")} of ${figure(tasks.length)} decided.`}
         </p>
+        <BaselineTogether {...own} ticked={ticked} open={undecided} onTick={setChosen} />
         <ul>
           {tasks.map((one) => (
             <BaselineRow
               key={one.task.id}
+              {...own}
               one={one}
-              book={book}
-              settings={settingsOf({ settings })}
-              machine={machine}
+              isTicked={undecided.includes(one.task.id) ? ticked.includes(one.task.id) : null}
+              onTick={(isTicked) => {
+                const others = ticked.filter((task) => task !== one.task.id);
+                setChosen(isTicked ? [...others, one.task.id] : others);
+              }}
             />
           ))}
         </ul>

@@ -149,7 +149,10 @@ function useTaking(
     const [issue] = result.ok ? [] : result.issues;
     if (issue !== undefined) return setFailure(`Not taken: ${applyIssueWords(issue, plan)}`);
     notifyChange(`${counted(chosen.size, "task")} taken.`);
-    await navigate(machinePath(id, "/plan"));
+    // A machine past the first turns of what it was given is taken on: what they start from is asked first.
+    const isTakenOn =
+      result.ok && result.value.change.records.some(({ section }) => section === "machines");
+    await navigate(machinePath(id, isTakenOn ? "/plan/baseline" : "/plan"));
   };
   const take = (chosen: ReadonlySet<string>): Promise<void> =>
     once(() =>

@@ -1,0 +1,126 @@
+import {
+  formatDay,
+  parseDay,
+  type BaselineDecision,
+  type DayNumber,
+  type MachineBook,
+  type Meter,
+  type MeterId,
+  type Settings,
+  type WorkFigure,
+} from "@yonderfell/core";
+import { useState, type FormEvent, type ReactElement } from "react";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { DateField } from "../../../ui/DateField.js";
+import { TextField } from "../../../ui/fields.js";
+import { useModel, type Field } from "../../../ui/useModel.js";
+import { typedNumber } from "../../../words/writing.js";
+import { reckonedTexts } from "../../ledger/logModel.js";
+
+/** A decision that asks for more: when and by which record, or what was seen. */
+export type Asked = "done" | "judged-sound";
+
+/** When the records say it was done, at what figures; or, judged sound, what was seen. */
+export function AnswerForm({
+  asks,
+  book,
+  settings,
+  today,
+  onDecide,
+  onLeave,
+}: {
+  readonly asks: Asked;
+  readonly book: MachineBook;
+  readonly settings: Settings;
+  readonly today: DayNumber;
+  readonly onDecide: (decision: BaselineDecision) => Promise<void>;
+  readonly onLeave: () => void;
+}): ReactElement {
+  const meters = book.machines[0].meters ?? [];
+  const reckoned = (day: DayNumber): ReadonlyMap<MeterId, string> =>
+    reckonedTexts(book, settings, day, today);
+  const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
+  const { model, field } = useModel(() => ({ date: formatDay(today), note: "" }));
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    const day = parseDay(model.date) ?? today;
+    if (asks === "judged-sound") {
+      const figures = figuresFrom(reckoned(today), true);
+      void onDecide({ code: "judged-sound", figures, note: model.note });
+    } else
+      void onDecide({ code: "done", day, figures: figuresFrom(texts, false), note: model.note });
+  };
+  return (
+    <form
+      onSubmit={save}
+      className="mt-2 grid items-start gap-x-5 gap-y-2 sm:grid-cols-3"
+      noValidate
+    >
+      {asks === "done" && (
+        <DoneFields
+          meters={meters}
+          date={field("date")}
+          today={today}
+          texts={texts}
+          onTexts={setTexts}
+        />
+      )}
+      <TextField
+        label={asks === "done" ? "By which record" : "What was seen: level, colour, smell, test"}
+        {...field("note")}
+      />
+      <div className="flex flex-wrap gap-3 sm:col-span-3">
+        <button type="submit" className={PRIMARY_BUTTON}>
+          {asks === "done" ? "It was done then" : "Count from here"}
+        </button>
+        <button type="button" className={QUIET_BUTTON} onClick={onLeave}>
+          Not yet
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function DoneFields({
+  meters,
+  date,
+  today,
+  texts,
+  onTexts,
+}: {
+  readonly meters: readonly Meter[];
+  readonly date: Field<string>;
+  readonly today: DayNumber;
+  readonly texts: ReadonlyMap<string, string>;
+  readonly onTexts: (texts: ReadonlyMap<string, string>) => void;
+}): ReactElement {
+  return (
+    <>
+      <DateField label="Done on" today={today} {...date} />
+      {meters.map((meter) => (
+        <TextField
+          key={meter.id}
+          label={`At, in ${meter.unit} (empty if not known)`}
+          isMono
+          value={texts.get(meter.id) ?? ""}
+          onChange={(text) => onTexts(new Map(texts).set(meter.id, text))}
+        />
+      ))}
+    </>
+  );
+}
+
+function figuresFrom(texts: ReadonlyMap<string, string>, estimated: boolean): WorkFigure[] {
+  return [...texts].flatMap(([meter, text]) =>
+    text.trim() === ""
+      ? []
+      : [
+          {
+            meter: meter as MeterId,
+            value: typedNumber(text) ?? Number.NaN,
+            estimated,
+            answer: null,
+          },
+        ],
+  );
+}
