@@ -37,7 +37,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["Books", "books", "Safe and shared"],
   ["tables", "tables", "Write a table out"],
   ["Preferences", "preferences", "Save the windows"],
-  ["welcome", "welcome", "Open the demonstration book"],
+  ["welcome", "welcome", "Load the demonstration"],
 ];
 
 test.each(SCREENS)("axe finds nothing wrong with %s", async (_, path, words) => {

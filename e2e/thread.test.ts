@@ -8,7 +8,7 @@ const app = usedApplication();
 test("a first start without a book offers the demonstration book and opens it", async () => {
   const { page, address } = app();
   await page.goto(`${address}ahead`);
-  await waitForWords(page, "Open the demonstration book");
+  await waitForWords(page, "Load the demonstration");
   await page.click("main button");
   await page.waitForSelector("[data-strip]");
   const today = dayOf(new Date().toISOString().slice(0, 10));

@@ -5,11 +5,13 @@ import { serve } from "./serve.js";
 const webFolder = fileURLToPath(new URL("../../web/dist", import.meta.url));
 
 async function start(listening: Listening): Promise<void> {
-  const { port, host } = listening;
-  const serving = await serve({ webFolder, opensDemonstration: true }, port, host);
+  const { port, host, opensDemonstration } = listening;
+  const serving = await serve({ webFolder, opensDemonstration }, port, host);
   const warning = warningFor(listening);
   if (warning !== null) console.warn(warning);
-  console.log(`Yonderfell is at ${serving.address}demonstration (Ctrl+C stops it).`);
+  console.log(
+    `Yonderfell is at ${serving.address}${opensDemonstration ? "demonstration" : ""} (Ctrl+C stops it).`,
+  );
   const stop = (): void => {
     void serving.stop().then(() => process.exit(0));
   };
@@ -22,7 +24,7 @@ function sayWhy(error: unknown, port: number | null): void {
   const reason = error instanceof Error ? error.message : String(error);
   console.error(
     isTaken && port !== null
-      ? `Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm run demo`
+      ? `Port ${port} is taken by another program. Choose another: PORT=${port + 1} and the same command`
       : `The server could not start: ${reason}`,
   );
   process.exitCode = 1;

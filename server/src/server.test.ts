@@ -85,7 +85,12 @@ test("pages are compressed for those who can read them so", async () => {
 
 describe("where to listen", () => {
   test("is loopback unless a flag says otherwise, and then there is a warning", () => {
-    expect(listeningOf([], undefined)).toEqual({ port: 4780, host: "127.0.0.1" });
+    const usual = { port: 4780, host: "127.0.0.1", opensDemonstration: false };
+    expect(listeningOf([], undefined)).toEqual(usual);
+    expect(listeningOf(["--demonstration"], undefined)).toEqual({
+      ...usual,
+      opensDemonstration: true,
+    });
     expect(listeningOf(["--port", "5000"], "4000")).toMatchObject({ port: 5000 });
     expect(warningFor(listeningOf([], "4000"))).toBeNull();
     for (const host of ["localhost", "127.0.0.2", "::1"]) {

@@ -22,7 +22,7 @@ export function DateField({
       {label}
       <input
         type="date"
-        className={`${FIELD} text-body text-ink`}
+        className={`${FIELD} text-field text-ink`}
         value={value}
         max={formatDay(today)}
         onChange={(event) => onChange(event.target.value)}

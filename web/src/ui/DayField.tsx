@@ -20,7 +20,7 @@ export function DayField({
       <input
         id={id}
         type="date"
-        className={`${FIELD} text-body text-ink`}
+        className={`${FIELD} text-field text-ink`}
         value={value}
         aria-describedby={`${id}-said`}
         onChange={(event) => onChange(event.target.value)}

@@ -24,7 +24,7 @@ export function DialogFrame({
             event.preventDefault();
             giveBack();
           }}
-          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
+          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 scroll-pb-24 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
         >
           <div className="flex items-center justify-between">
             <Dialog.Title className="text-large font-bold">{title}</Dialog.Title>

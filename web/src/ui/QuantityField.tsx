@@ -32,7 +32,7 @@ export function QuantityField({
       <label htmlFor={id}>{label}</label>
       <input
         id={id}
-        className={`${FIELD} font-mono text-body text-ink`}
+        className={`${FIELD} font-mono text-field text-ink`}
         autoComplete="off"
         spellCheck={false}
         value={value}

@@ -4,8 +4,8 @@ export const PRIMARY_BUTTON =
 
 /** Anything else one may do. */
 export const QUIET_BUTTON =
-  "inline-flex min-h-10 items-center gap-2 rounded-[3px] border border-rule px-3 font-medium hover:bg-wash disabled:opacity-50 max-sm:min-h-12";
+  "inline-flex min-h-11 items-center gap-2 rounded-[3px] border border-rule px-3 font-medium hover:bg-wash disabled:opacity-50 max-sm:min-h-12";
 
-/** A line to write on. */
+/** A field to write in: a box with a ground of its own. */
 export const FIELD =
-  "min-h-11 w-full border-0 border-b-2 border-rule bg-transparent px-1 py-1 focus-visible:border-focus max-sm:min-h-12";
+  "min-h-11 w-full rounded-[3px] border border-rule bg-raised px-2.5 py-1.5 focus-visible:border-focus aria-invalid:border-2 aria-invalid:border-due max-sm:min-h-12";

@@ -9,22 +9,28 @@ interface TextFieldProps {
   readonly offered?: readonly string[];
   readonly note?: string;
   readonly isMono?: boolean;
+  /** It must not be left empty; said beside its name. */
   readonly isRequired?: boolean;
+  /** What is wrong with what stands in it, empty where nothing is. */
+  readonly problem?: string;
   readonly autoFocus?: boolean;
 }
 
 /** A line of text with its name over it. */
 export function TextField(props: TextFieldProps): ReactElement {
-  const { label, value, onChange, offered, note, isMono = false } = props;
+  const { label, value, onChange, offered, note, isMono = false, problem = "" } = props;
   const own = useId();
   const list = offered === undefined ? undefined : own;
-  const described = note === undefined ? undefined : `${own}-note`;
+  const hasMore = note !== undefined || problem !== "";
+  const described = hasMore ? `${own}-note` : undefined;
   const field = (
     <label className="block text-fine text-quiet">
       {label}
+      {props.isRequired === true && <span aria-hidden="true"> · needed</span>}
       <input
-        className={`${FIELD} text-body text-ink ${isMono ? "font-mono" : ""}`}
+        className={`${FIELD} text-field text-ink ${isMono ? "font-mono" : ""}`}
         autoComplete="off"
+        aria-invalid={problem !== "" || undefined}
         value={value}
         required={props.isRequired}
         autoFocus={props.autoFocus}
@@ -41,11 +47,14 @@ export function TextField(props: TextFieldProps): ReactElement {
       )}
     </label>
   );
-  if (note === undefined) return field;
+  if (!hasMore) return field;
   return (
     <div className="text-fine text-quiet">
       {field}
-      <span id={described}>{note}</span>
+      <span id={described}>
+        {problem !== "" && <span className="block font-semibold text-due">{problem}</span>}
+        {note}
+      </span>
     </div>
   );
 }
@@ -67,7 +76,7 @@ export function NoteField({
       {label}
       <textarea
         rows={rows}
-        className={`${FIELD} text-body text-ink`}
+        className={`${FIELD} text-field text-ink`}
         value={value}
         onChange={(event) => onChange(event.target.value)}
       />
@@ -92,7 +101,7 @@ export function SelectField<Value extends string>({
     <label className="block text-fine text-quiet">
       {label}
       <select
-        className={`${FIELD} bg-ground text-body text-ink`}
+        className={`${FIELD} text-field text-ink`}
         value={value}
         onChange={(event) => onChange(event.target.value as Value)}
       >

@@ -6,6 +6,7 @@ import { useIdle } from "../../app/useIdle.js";
 import { ungrouped } from "../../ui/boardGroup.js";
 import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
 import { AheadPage } from "./AheadPage.js";
 import { summarise } from "./summary.js";
@@ -38,7 +39,9 @@ export default function Ahead(): ReactElement {
           {summary.first !== null && <Begin first={summary.first} reason={summary.reason} />}
         </div>
       )}
-      {isEmpty && <p className="py-10 text-quiet">The book has no machines yet.</p>}
+      {isEmpty && (
+        <EmptyPlace words="What falls due on your machines stands here, one strip a task, as far as each still reaches: by distance, by hours and by the calendar. It needs a machine, what its meter shows, and a plan." />
+      )}
       <div className="min-h-10.5 max-sm:mb-3">
         <Suspense>{hasTools && <BoardTools machines={machines} />}</Suspense>
       </div>

@@ -60,7 +60,7 @@ export function AheadCells({
   return (
     <>
       <State task={task} />
-      <td role="cell" className={`${CELL} whitespace-nowrap`}>
+      <td role="cell" className={`${CELL} xl:whitespace-nowrap`}>
         <Link to={`/yard/${encodeURIComponent(machine.machine.id)}`} className="hover:underline">
           <span className="mr-2 font-mono font-bold">{machine.machine.tag}</span>
           {machine.machine.name}
@@ -71,13 +71,13 @@ export function AheadCells({
         {task.task.name}
       </th>
       <Likely forecast={limit?.forecast ?? null} today={today} />
-      <td role="cell" className={`${CELL} text-right whitespace-nowrap tabular-nums`}>
+      <td role="cell" className={`${CELL} tabular-nums xl:text-right xl:whitespace-nowrap`}>
         {limit === null ? "" : figureLeft(limit, machine)}
         {limit?.kind === "calendar" && (
           <span className="block text-fine text-quiet">{leftWords(limit, machine)}</span>
         )}
       </td>
-      <td role="cell" className={`${CELL} text-fine text-quiet`}>
+      <td role="cell" className={`${CELL} text-fine text-quiet max-xl:col-span-2`}>
         {reasons.limits[0]?.sentences.join(" ")}
       </td>
     </>

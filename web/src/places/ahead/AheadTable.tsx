@@ -35,17 +35,16 @@ export default function AheadTable({
       role="region"
       aria-label="What is ahead, as a table"
     >
-      <table
-        role="table"
-        aria-rowcount={rows.length + 1}
-        className="block w-full min-w-[68rem] text-left"
-      >
+      <table role="table" aria-rowcount={rows.length + 1} className="block w-full text-left">
         <thead role="rowgroup" className="block">
-          <tr role="row" className={`${TABLE_ROW} items-center border-rule text-fine text-quiet`}>
+          <tr
+            role="row"
+            className={`${TABLE_ROW} items-center border-rule text-fine text-quiet max-xl:flex max-xl:flex-wrap`}
+          >
             {COLUMN_WORDS.map(([column, title]) => (
               <SortedTitle key={column} {...{ column, title, order }} />
             ))}
-            <th role="columnheader" scope="col" className="py-2 pr-4 font-medium">
+            <th role="columnheader" scope="col" className="py-2 pr-4 font-medium max-xl:sr-only">
               Because
             </th>
             <th role="columnheader" scope="col" className="py-2 font-medium print:hidden">
@@ -90,7 +89,7 @@ function SortedTitle({
       role="columnheader"
       scope="col"
       aria-sort={isSorted ? (order.isDown ? "descending" : "ascending") : undefined}
-      className={`pr-4 font-medium ${column === "left" ? "text-right" : ""}`}
+      className={`pr-4 font-medium ${column === "left" ? "xl:text-right" : ""}`}
     >
       <button
         type="button"

@@ -153,7 +153,7 @@ function Rename({
         Name of the book
         <input
           autoFocus
-          className={`${FIELD} text-body text-ink`}
+          className={`${FIELD} text-field text-ink`}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />

@@ -44,7 +44,7 @@ export function DeleteBook({
           To delete it, type its name: <strong className="text-ink">{entry.name}</strong>
           <input
             autoComplete="off"
-            className={`${FIELD} mt-1 text-body text-ink`}
+            className={`${FIELD} mt-1 text-field text-ink`}
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
           />

@@ -29,7 +29,7 @@ export function NewBook(): ReactElement {
       <label className="w-64 text-fine text-quiet">
         Name of a new book
         <input
-          className={`${FIELD} mt-1 text-body text-ink`}
+          className={`${FIELD} mt-1 text-field text-ink`}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />

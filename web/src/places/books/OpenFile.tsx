@@ -89,7 +89,7 @@ function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
       <label className="block text-fine text-quiet">
         Name of the new book
         <input
-          className={`${FIELD} mt-1 text-body text-ink`}
+          className={`${FIELD} mt-1 text-field text-ink`}
           value={name}
           required
           onChange={(event) => setName(event.target.value)}

@@ -2,6 +2,7 @@ import type { ReactElement } from "react";
 import { useAppSelector } from "../../app/store.js";
 import { DateField } from "../../ui/DateField.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { FormFoot } from "../../ui/FormFoot.js";
 import { logIssueWords } from "../../words/logWords.js";
 import { FigureFields } from "./FigureFields.js";
 import { FollowUps } from "./FollowUps.js";
@@ -52,18 +53,20 @@ export function LogWorkForm(start: LogStart): ReactElement {
           Note: what was found, what went in
           <textarea
             rows={3}
-            className={`${FIELD} text-body text-ink`}
+            className={`${FIELD} text-field text-ink`}
             {...fields.register("note")}
           />
         </label>
         <InTheWay state={state} />
-        <button
-          type="submit"
-          className={`${PRIMARY_BUTTON} w-full justify-center`}
-          disabled={outlook.issues.length > 0}
-        >
-          {isCorrection ? "Save the correction" : "Save in the log"}
-        </button>
+        <FormFoot>
+          <button
+            type="submit"
+            className={`${PRIMARY_BUTTON} w-full justify-center`}
+            disabled={outlook.issues.length > 0}
+          >
+            {isCorrection ? "Save the correction" : "Save in the log"}
+          </button>
+        </FormFoot>
         <p className="min-h-5 text-fine text-quiet" role="status">
           {state.draft.isKept && "What you have written is kept, not yet in the log."}
           {state.draft.failure !== "" &&

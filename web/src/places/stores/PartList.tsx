@@ -55,7 +55,7 @@ function PartRow({
   return (
     <div
       role="listitem"
-      className="grid min-h-[62px] items-center gap-x-6 gap-y-0.5 border-t border-hairline py-1.5 sm:grid-cols-[10rem_minmax(14rem,1.2fr)_minmax(12rem,1fr)_minmax(10rem,0.8fr)_3.5rem]"
+      className="grid min-h-[62px] items-center gap-x-6 gap-y-0.5 border-t border-hairline py-1.5 lg:grid-cols-[10rem_minmax(14rem,1.2fr)_minmax(12rem,1fr)_minmax(10rem,0.8fr)_3.5rem]"
     >
       <span className="font-mono font-bold">{number}</span>
       <span className="leading-tight">

@@ -47,7 +47,7 @@ function ProductRow({
   const currency = useCurrency();
   const claims = product.claims ?? [];
   return (
-    <li className="grid items-start gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[minmax(14rem,1fr)_minmax(12rem,1fr)_minmax(16rem,1.2fr)_3.5rem]">
+    <li className="grid items-start gap-x-6 gap-y-0.5 border-t border-hairline py-2 lg:grid-cols-[minmax(14rem,1fr)_minmax(12rem,1fr)_minmax(16rem,1.2fr)_3.5rem]">
       <span className="leading-tight">
         <span className="block font-medium">{productWords(product)}</span>
         <span className="text-fine text-quiet">

@@ -128,7 +128,7 @@ function Column({
           </span>
         </span>
         <select
-          className={`${FIELD} bg-ground ${value === null ? "text-quiet" : "text-ink"}`}
+          className={`${FIELD} text-field ${value === null ? "text-quiet" : "text-ink"}`}
           value={value ?? ""}
           onChange={(event) => onChange(event.target.value === "" ? null : event.target.value)}
         >

@@ -4,56 +4,83 @@ import { goToBook } from "../../app/goToBook.js";
 import { currentDay } from "../../app/today.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useTheme } from "../../app/useTheme.js";
-import { demonstration } from "../../data/books.js";
-import { PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { createBook, demonstration } from "../../data/books.js";
+import type { BookEntry } from "../../data/registry.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
-import { NewBook } from "../books/NewBook.js";
 import { OpenFile } from "../books/OpenFile.js";
+
+/** What a book is called that is begun in one press; it can be renamed among the books. */
+const FIRST_NAME = "My machines";
 
 /** What stands where no book has been opened yet: the three ways to begin. */
 export default function Welcome(): ReactElement {
   useTheme();
-  const once = useOneAtATime();
-  const [failure, setFailure] = useState("");
-  const open = async (): Promise<void> => {
-    try {
-      await goToBook(await demonstration(currentDay()));
-    } catch (error) {
-      setFailure(errorWords(error));
-    }
-  };
   return (
     <Page title="Yonderfell">
-      <div className="max-w-[68ch] space-y-5">
+      <div className="max-w-[68ch] space-y-6">
         <p>
           A book holds your machines, what their meters show, the work that falls due on them and
           the work that was done. From it Yonderfell reckons what comes next, when, and why. Books
           stay in this browser and travel as files.
         </p>
-        <div className="space-y-3">
-          <p>
-            The demonstration book is a made-up parish fleet, Skarrow Vale, with three years behind
-            it. Change what you like in it; it can be made anew at any time.
-          </p>
-          <button type="button" className={PRIMARY_BUTTON} onClick={() => void once(open)}>
-            <BookOpen size={20} aria-hidden="true" />
-            Open the demonstration book
-          </button>
-          {failure !== "" && (
-            <p role="alert" className="text-overdue">
-              The book could not be made: {failure}.
-            </p>
-          )}
-        </div>
-        <section aria-labelledby="own" className="space-y-4 border-t border-hairline pt-4">
-          <h2 id="own" className="text-large font-bold">
-            A book of your own
-          </h2>
-          <NewBook />
+        <Way
+          label="Begin an empty book"
+          look={PRIMARY_BUTTON}
+          words="For your own machines: add the first, take a plan for its kind, and what is due stands there."
+          open={() => createBook(FIRST_NAME)}
+        />
+        <Way
+          label="Load the demonstration"
+          look={QUIET_BUTTON}
+          words="A made-up parish fleet, Skarrow Vale, with three years behind it. Change what you like in it; it can be made anew at any time."
+          open={() => demonstration(currentDay())}
+        />
+        <section aria-label="A book of before" className="border-t border-hairline pt-4">
           <OpenFile />
+          <p className="mt-1 text-quiet">
+            A book that was exported here or on another device, kept beside any others.
+          </p>
         </section>
       </div>
     </Page>
+  );
+}
+
+/** One way to begin: what it is, and the press that does it. */
+function Way({
+  label,
+  look,
+  words,
+  open,
+}: {
+  readonly label: string;
+  readonly look: string;
+  readonly words: string;
+  readonly open: () => Promise<BookEntry>;
+}): ReactElement {
+  const once = useOneAtATime();
+  const [failure, setFailure] = useState("");
+  const begin = async (): Promise<void> => {
+    try {
+      await goToBook(await open());
+    } catch (error) {
+      setFailure(errorWords(error));
+    }
+  };
+  return (
+    <section aria-label={label} className="border-t border-hairline pt-4">
+      <button type="button" className={look} onClick={() => void once(begin)}>
+        <BookOpen size={20} aria-hidden="true" />
+        {label}
+      </button>
+      <p className="mt-1 text-quiet">{words}</p>
+      {failure !== "" && (
+        <p role="alert" className="text-overdue">
+          The book could not be made: {failure}.
+        </p>
+      )}
+    </section>
   );
 }

@@ -137,7 +137,7 @@ function Row({
   readonly onEdit: () => void;
 }): ReactElement {
   return (
-    <li className="grid items-center gap-x-6 border-t border-hairline py-1 sm:grid-cols-[3.5rem_16rem_8rem_10rem_1fr_3.5rem]">
+    <li className="grid items-center gap-x-6 border-t border-hairline py-1 lg:grid-cols-[3.5rem_16rem_8rem_10rem_1fr_3.5rem]">
       <span className="font-mono font-bold">{mark}</span>
       <span className="font-medium">{name}</span>
       <span className="tabular-nums">{hours}</span>
@@ -146,7 +146,7 @@ function Row({
       <button
         type="button"
         aria-label={`Edit ${name}`}
-        className="min-h-10 justify-self-start text-clear hover:underline"
+        className="min-h-11 justify-self-start text-clear hover:underline"
         onClick={onEdit}
       >
         Edit

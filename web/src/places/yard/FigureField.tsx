@@ -14,7 +14,7 @@ export function FigureField({
   readonly isLarge?: boolean;
   readonly onChange: (value: string) => void;
 }): ReactElement {
-  const size = isLarge ? "text-[2rem] font-bold" : "text-body";
+  const size = isLarge ? "text-[2rem] font-bold" : "text-field";
   return (
     <label className="block text-fine text-quiet">
       {label}

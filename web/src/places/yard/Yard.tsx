@@ -1,5 +1,5 @@
 import { useLiveQuery } from "dexie-react-hooks";
-import { Gauge, Plus, Users } from "lucide-react";
+import { Gauge, Plus, SlidersHorizontal, Users } from "lucide-react";
 import { useDeferredValue, useMemo, useState, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
@@ -77,12 +77,13 @@ export default function Yard(): ReactElement {
           }
         />
       </div>
-      {lines.length === 0 && (
+      {machines.length === 0 && (
         <p className="border-t border-hairline py-6 text-quiet">
-          {machines.length === 0
-            ? "No machines yet. Add the first one."
-            : "No machine fits these words."}
+          No machines yet. Add the first one.
         </p>
+      )}
+      {machines.length > 0 && lines.length === 0 && (
+        <p className="border-t border-hairline py-6 text-quiet">No machine fits these words.</p>
       )}
     </Page>
   );
@@ -100,29 +101,46 @@ function Filter({
   readonly all: number;
 }): ReactElement {
   const { words, order, group } = view;
+  // On a phone they stand folded away, so that the machines do.
+  const [isOpen, setIsOpen] = useState(words !== "");
   return (
-    <div className="mb-3 grid items-end gap-x-6 gap-y-2 sm:grid-cols-[minmax(14rem,1fr)_11rem_11rem_auto]">
-      <TextField
-        label="Number, name, kind or place"
-        value={words}
-        onChange={(next) => change({ words: next })}
-      />
-      <SelectField
-        label="In order of"
-        value={order}
-        choices={choicesOfWords(YARD_ORDERS)}
-        onChange={(next) => change({ order: next })}
-      />
-      <SelectField
-        label="Together by"
-        value={group}
-        choices={choicesOfWords(YARD_GROUPS)}
-        onChange={(next) => change({ group: next })}
-      />
-      <p role="status" className="pb-2 text-fine text-quiet tabular-nums">
-        {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
-      </p>
-    </div>
+    <>
+      <button
+        type="button"
+        className={`${QUIET_BUTTON} mb-2 sm:hidden`}
+        aria-expanded={isOpen}
+        aria-controls="yard-tools"
+        onClick={() => setIsOpen(!isOpen)}
+      >
+        <SlidersHorizontal size={18} aria-hidden="true" />
+        Find and order
+      </button>
+      <div
+        id="yard-tools"
+        className={`mb-3 grid items-end gap-x-6 gap-y-2 lg:grid-cols-[minmax(14rem,1fr)_11rem_11rem_auto] ${isOpen ? "" : "max-sm:hidden"}`}
+      >
+        <TextField
+          label="Number, name, kind or place"
+          value={words}
+          onChange={(next) => change({ words: next })}
+        />
+        <SelectField
+          label="In order of"
+          value={order}
+          choices={choicesOfWords(YARD_ORDERS)}
+          onChange={(next) => change({ order: next })}
+        />
+        <SelectField
+          label="Together by"
+          value={group}
+          choices={choicesOfWords(YARD_GROUPS)}
+          onChange={(next) => change({ group: next })}
+        />
+        <p role="status" className="pb-2 text-fine text-quiet tabular-nums">
+          {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
+        </p>
+      </div>
+    </>
   );
 }
 

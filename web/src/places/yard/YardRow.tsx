@@ -26,7 +26,7 @@ export function YardRow({
     <div role="listitem" className="border-t border-hairline">
       <Link
         to={machinePath(id)}
-        className="grid items-center gap-x-6 gap-y-0.5 py-1.5 hover:bg-wash sm:min-h-13 sm:grid-cols-[3.5rem_minmax(11rem,17rem)_13rem_minmax(14rem,1fr)_7rem]"
+        className="grid items-center gap-x-6 gap-y-0.5 py-1.5 hover:bg-wash lg:min-h-13 lg:grid-cols-[3.5rem_minmax(11rem,17rem)_13rem_minmax(14rem,1fr)_7rem]"
       >
         <span className="font-mono text-large font-extrabold">{tag}</span>
         <span className="leading-tight">

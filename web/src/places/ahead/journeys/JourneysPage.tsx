@@ -5,6 +5,7 @@ import { useState, type ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
 import { JourneyForm } from "./JourneyForm.js";
 import { JourneySection } from "./JourneySection.js";
@@ -39,11 +40,13 @@ export default function JourneysPage(): ReactElement {
         )
       }
     >
-      {journeys.length === 0 ? (
+      {machines.length === 0 ? (
+        <EmptyPlace words="A journey or a season that a machine is made ready for stands here: what falls due before it or on the way, and what doing it early throws away. It needs a machine first." />
+      ) : journeys.length === 0 ? (
         <p className="max-w-[68ch] py-10 text-quiet">
-          {machines.length === 0
-            ? "The book has no machines yet."
-            : "A journey or a season that a machine is made ready for: when it departs, for how long and how far. What falls due before it or on the way is worked out, and what doing it early throws away."}
+          {
+            "A journey or a season that a machine is made ready for: when it departs, for how long and how far. What falls due before it or on the way is worked out, and what doing it early throws away."
+          }
         </p>
       ) : (
         <Journeys

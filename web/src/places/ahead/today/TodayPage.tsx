@@ -19,6 +19,7 @@ import {
 } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
 import { STATUS_WORD, stripWords } from "../../../words/statusWords.js";
+import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { Cairn } from "../../../ui/Cairn.js";
 import { AheadPage } from "../AheadPage.js";
 import { visitsOn, type ListedVisit } from "../visits/visitModel.js";
@@ -64,7 +65,10 @@ export default function TodayPage(): ReactElement {
         <Tasks title="Overdue and due" tasks={asks.due} today={today} />
         <Tasks title="With each use" tasks={asks.eachUse} today={today} />
         <Meters meters={asks.meters} today={today} />
-        {isWhole && visits.length === 0 && asksNothing(asks) && (
+        {phase === "ready" && board.length === 0 && (
+          <EmptyPlace words="What a day asks of you stands here, over all machines: what must not be used, what is due, what to follow up, which meters to read. It needs a machine first." />
+        )}
+        {isWhole && board.length > 0 && visits.length === 0 && asksNothing(asks) && (
           <p className="py-10 text-quiet">Nothing asks for you today.</p>
         )}
       </div>

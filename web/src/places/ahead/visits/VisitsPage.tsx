@@ -32,6 +32,7 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../stores/useCurrency.js";
+import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
 import { MakeRoom } from "./MakeRoom.js";
 import { MissedVisits } from "./MissedVisits.js";
@@ -61,13 +62,13 @@ export default function VisitsPage(): ReactElement {
   const visits = useVisits();
   return (
     <AheadPage title="Visits">
-      {visits.machines.length === 0 ? (
+      {visits.machines.length === 0 && visits.phase === "ready" ? (
+        <EmptyPlace words="What is best brought together on one day stands here, with what each visit costs, against the hours there are each week. It needs a machine with tasks." />
+      ) : visits.machines.length === 0 ? (
         <p role="status" className="py-10 text-quiet">
           {visits.phase === "failed"
             ? `The visits could not be planned: ${visits.reason}. Reload the page to try again.`
-            : visits.phase === "ready"
-              ? "The book has no machines yet."
-              : "Planning the visits"}
+            : "Planning the visits"}
         </p>
       ) : (
         <Plan visits={visits} />

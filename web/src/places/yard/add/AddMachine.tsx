@@ -3,6 +3,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
 import { DayField } from "../../../ui/DayField.js";
 import { choicesOfWords, SelectField, TextField } from "../../../ui/fields.js";
 import { Page } from "../../../ui/Page.js";
@@ -11,8 +12,9 @@ import { fieldsOf, type Field, type FormModel } from "../../../ui/useModel.js";
 import { sentence } from "../../../words/format.js";
 import { capacityWanted } from "../plate/fluidModel.js";
 import { GALLON_CHOICES, HISTORY_CHOICES, KINDS } from "../../../words/machineWords.js";
-import type { FluidRow, MachineSheet, MeterRow } from "./newMachineModel.js";
-import { useNewMachine } from "./useNewMachine.js";
+import { useFirstWrong } from "../../../ui/useFirstWrong.js";
+import { metersFor, type FluidRow, type MachineSheet, type MeterRow } from "./newMachineModel.js";
+import { useNewMachine, type NamingProblems } from "./useNewMachine.js";
 
 const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
   ["", "it has none"],
@@ -23,21 +25,24 @@ const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
 
 /** Adds a machine in one sheet: what it is, its meters as they stand, the fluids of its plate. */
 export default function AddMachine(): ReactElement {
-  const { form, problem, vinRemark, save } = useNewMachine();
+  const { form, problem, problems, tried, vinRemark, save } = useNewMachine();
   const { model, field } = form;
+  const wrong = useFirstWrong(tried);
   return (
     <Page title="Add a machine">
-      <form onSubmit={save} className="max-w-[76rem] space-y-7" noValidate>
-        <Facts form={form} vinRemark={vinRemark} />
+      <form ref={wrong} onSubmit={save} className="max-w-[76rem] space-y-7" noValidate>
+        <Facts form={form} problems={problems} vinRemark={vinRemark} />
         <Meters {...field("meters")} />
         <Fluids {...field("fluids")} sheet={model} field={field} />
         <div>
           <div role="alert" className="min-h-6 font-semibold text-due">
             {problem}
           </div>
-          <button type="submit" className={PRIMARY_BUTTON}>
-            Add the machine
-          </button>
+          <FormFoot>
+            <button type="submit" className={PRIMARY_BUTTON}>
+              Add the machine
+            </button>
+          </FormFoot>
           <p className="mt-2 text-fine text-quiet">
             Fluids that nothing is written of are left out; everything can be written down later on
             its plate.
@@ -49,10 +54,12 @@ export default function AddMachine(): ReactElement {
 }
 
 function Facts({
-  form: { field },
+  form: { model, set, field },
+  problems,
   vinRemark,
 }: {
   readonly form: FormModel<MachineSheet>;
+  readonly problems: NamingProblems;
   readonly vinRemark: string;
 }): ReactElement {
   const { storage } = useBook();
@@ -63,9 +70,22 @@ function Facts({
       <h2 id="what" className="text-large font-bold sm:col-span-4">
         What it is
       </h2>
-      <TextField label="Number" isMono autoFocus {...field("tag")} />
-      <TextField label="Name" {...field("name")} />
-      <TextField label="Kind" offered={KINDS} {...field("kind")} />
+      <TextField label="Number" isMono isRequired problem={problems.tag ?? ""} {...field("tag")} />
+      <TextField
+        label="Name"
+        isRequired
+        autoFocus
+        problem={problems.name ?? ""}
+        {...field("name")}
+      />
+      <TextField
+        label="Kind"
+        offered={KINDS}
+        isRequired
+        problem={problems.kind ?? ""}
+        value={model.kind}
+        onChange={(kind) => set({ kind, meters: metersFor(kind, model.meters) })}
+      />
       <SelectField
         label="Lives at"
         choices={[["", "not recorded"], ...placeChoices]}
@@ -106,7 +126,16 @@ function Meters({ value: rows, onChange }: Field<readonly MeterRow[]>): ReactEle
             className="grid gap-x-6 border-t border-hairline py-2 sm:grid-cols-4"
           >
             <TextField label="Called" {...field("name")} />
-            <SelectField label="Counts" choices={UNITS} {...field("unit")} />
+            <SelectField
+              label="Counts"
+              choices={UNITS}
+              value={row.unit}
+              onChange={(unit) =>
+                onChange(
+                  rows.map((one, at) => (at === index ? { ...one, unit, isOwn: true } : one)),
+                )
+              }
+            />
             <TextField label="Shows today" isMono {...field("figure")} />
           </div>
         );

@@ -15,7 +15,11 @@ export interface MeterRow {
   readonly name: string;
   readonly unit: Meter["unit"] | "";
   readonly figure: string;
+  /** Whether the person has said what it counts. */
+  readonly isOwn?: boolean;
 }
+
+const HOUR_METER = "engine hours";
 
 /** A fluid as it stands in the sheet: one line of the plate. */
 export interface FluidRow {
@@ -43,16 +47,16 @@ export interface MachineSheet {
 }
 
 /** A machine of which nothing is written yet: two meters and the five usual fluids to fill in or leave. */
-export function emptySheet(): MachineSheet {
+export function emptySheet(tag = ""): MachineSheet {
   const fluid = (system: string, kind: FluidKind): FluidRow => ({
     ...{ system, kind, amount: "", grade: "", codes: "" },
   });
   return {
-    ...{ tag: "", name: "", kind: "", description: "", inService: "", history: "known" },
+    ...{ tag, name: "", kind: "", description: "", inService: "", history: "known" },
     ...{ place: "", vin: "", gallons: "", source: "handbook" },
     meters: [
       { name: "odometer", unit: "km", figure: "" },
-      { name: "engine hours", unit: "", figure: "" },
+      { name: HOUR_METER, unit: "", figure: "" },
     ],
     fluids: [
       fluid("engine", "engine oil"),
@@ -66,6 +70,29 @@ export function emptySheet(): MachineSheet {
 
 const isWritten = ({ amount, grade, codes }: FluidRow): boolean =>
   [amount, grade, codes].some((text) => text.trim() !== "");
+
+/** Kinds whose use is counted in hours. */
+const COUNTED_IN_HOURS =
+  /mower|tractor|carrier|generator|pump|stationary|boat|engine|excavator|digger|loader|roller|saw|compressor/i;
+
+/** The meters that a kind of machine usually has, as far as the sheet says nothing of them yet. */
+export function metersFor(kind: string, meters: readonly MeterRow[]): readonly MeterRow[] {
+  if (meters.some(({ figure, isOwn }) => figure.trim() !== "" || isOwn === true)) return meters;
+  const isHours = COUNTED_IN_HOURS.test(kind);
+  return meters.map((row) => {
+    const isHourMeter = row.name === HOUR_METER;
+    return { ...row, unit: isHourMeter ? (isHours ? "h" : "") : isHours ? "" : "km" };
+  });
+}
+
+/** The next whole number that no machine is called by. */
+export function nextNumber(tags: readonly string[]): string {
+  const taken = new Set(tags.map((tag) => tag.trim().replace(/^0+(?=\d)/, "")));
+  const width = Math.max(0, ...tags.filter((tag) => /^0\d/.test(tag)).map((tag) => tag.length));
+  for (let number = 1; ; number += 1) {
+    if (!taken.has(String(number))) return String(number).padStart(width, "0");
+  }
+}
 
 /** What is still wrong with the sheet beyond what the command refuses, as a line; empty where nothing is. */
 export function sheetProblem(sheet: MachineSheet): string {

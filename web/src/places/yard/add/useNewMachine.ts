@@ -1,24 +1,54 @@
-import { addMachine, vinDoubt, type MachineIssue } from "@yonderfell/core";
+import { addMachine, namingIssues, vinDoubt, type MachineIssue } from "@yonderfell/core";
 import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
 import { notifyChange } from "../../../app/notify.js";
 import { surroundings, useBook } from "../../../app/openBook.js";
 import { useOneAtATime } from "../../../app/useOneAtATime.js";
+import { useAppSelector } from "../../../app/store.js";
 import { noteChange } from "../../../app/usePerform.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { machineIssueWords, vinDoubtWords } from "../../../words/machineWords.js";
 import { machinePath } from "../MachineFrame.js";
-import { emptySheet, newMachineOf, sheetProblem, type MachineSheet } from "./newMachineModel.js";
+import {
+  emptySheet,
+  newMachineOf,
+  nextNumber,
+  sheetProblem,
+  type MachineSheet,
+} from "./newMachineModel.js";
 
 /** The sheet of a new machine in hand. */
 export interface NewMachineState {
   readonly form: FormModel<MachineSheet>;
-  /** What stands in the way, once saving has been tried. */
+  /** What stands in the way, once saving has been tried; what is said at a field is not in it. */
   readonly problem: string;
+  /** What is wrong with what it is called, by field. */
+  readonly problems: NamingProblems;
+  /** How often saving has been tried in vain. */
+  readonly tried: number;
   /** What is odd about the identification number; it is kept all the same. */
   readonly vinRemark: string;
   readonly save: (event: FormEvent) => void;
+}
+
+/** What is wrong with the number, the name and the kind of a machine. */
+export type NamingProblems = Partial<Record<"tag" | "name" | "kind", string>>;
+
+const FIELD_OF: Partial<Record<MachineIssue["code"], keyof NamingProblems>> = {
+  "tag-missing": "tag",
+  "tag-taken": "tag",
+  "name-missing": "name",
+  "kind-missing": "kind",
+};
+
+function problemsOf(issues: readonly MachineIssue[]): NamingProblems {
+  return Object.fromEntries(
+    issues.flatMap((issue) => {
+      const field = FIELD_OF[issue.code];
+      return field === undefined ? [] : [[field, machineIssueWords(issue)]];
+    }),
+  );
 }
 
 /** Fills in the sheet of a new machine and saves it in one change. */
@@ -26,13 +56,23 @@ export function useNewMachine(): NewMachineState {
   const { storage } = useBook();
   const navigate = useNavigate();
   const once = useOneAtATime();
-  const form = useModel(emptySheet);
+  const machines = useAppSelector((state) => state.board.machines);
+  const form = useModel(() => emptySheet(nextNumber(machines.map(({ machine }) => machine.tag))));
   const [problem, setProblem] = useState("");
+  const [problems, setProblems] = useState<NamingProblems>({});
+  const [tried, setTried] = useState(0);
   const { model } = form;
   const write = async (): Promise<void> => {
     const wrong = sheetProblem(model);
-    if (wrong !== "") return setProblem(wrong);
+    setProblem(wrong);
     const input = newMachineOf(model);
+    const named = namingIssues(
+      input.facts,
+      machines.map(({ machine }) => machine),
+      null,
+    );
+    setProblems(problemsOf(named));
+    if (wrong !== "" || named.length > 0) return setTried((times) => times + 1);
     const result = await storage.performShared<MachineIssue>(
       (shared, context) => addMachine(shared, input, context),
       surroundings(),
@@ -41,7 +81,7 @@ export function useNewMachine(): NewMachineState {
     noteChange(result.value);
     notifyChange(`${model.tag.trim()} ${model.name.trim()} is in the Yard.`);
     const added = result.value.change.records.find(({ section }) => section === "machines");
-    await navigate(machinePath(added?.id ?? "", "/plate"));
+    await navigate(machinePath(added?.id ?? "", "/plan"));
   };
   const save = (event: FormEvent): void => {
     event.preventDefault();
@@ -52,5 +92,12 @@ export function useNewMachine(): NewMachineState {
     );
   };
   const doubt = model.vin.trim() === "" ? null : vinDoubt(model.vin);
-  return { form, problem, vinRemark: doubt === null ? "" : vinDoubtWords(doubt), save };
+  return {
+    form,
+    problem,
+    problems,
+    tried,
+    vinRemark: doubt === null ? "" : vinDoubtWords(doubt),
+    save,
+  };
 }

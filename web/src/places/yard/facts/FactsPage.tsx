@@ -5,6 +5,7 @@ import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
 import {
@@ -82,9 +83,11 @@ function FactsForm({ machine }: { readonly machine: Machine }): ReactElement {
       <div role="alert" className="font-semibold text-due">
         {problem === "" ? failure : problem}
       </div>
-      <button type="submit" className={PRIMARY_BUTTON}>
-        Save the facts
-      </button>
+      <FormFoot>
+        <button type="submit" className={PRIMARY_BUTTON}>
+          Save the facts
+        </button>
+      </FormFoot>
     </form>
   );
 }

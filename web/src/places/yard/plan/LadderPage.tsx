@@ -16,6 +16,7 @@ import { useOneAtATime } from "../../../app/useOneAtATime.js";
 import { usePerform } from "../../../app/usePerform.js";
 import { newId } from "../../../data/newId.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
 import { RowsField } from "../../../ui/RowsField.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
@@ -126,14 +127,14 @@ function LadderForm({
       <p role="alert" className="font-semibold text-due">
         {failure}
       </p>
-      <div className="flex flex-wrap gap-3">
+      <FormFoot>
         <button type="submit" className={PRIMARY_BUTTON}>
           Save the ladder
         </button>
         <Link to={plan} className={QUIET_BUTTON}>
           Leave it as it was
         </Link>
-      </div>
+      </FormFoot>
     </form>
   );
 }

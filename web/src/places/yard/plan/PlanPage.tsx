@@ -26,6 +26,7 @@ import { STATUS_WORD } from "../../../words/statusWords.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { TakeTasks } from "./TakePlan.js";
 import { Reminders } from "./Reminders.js";
 
 /** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
@@ -77,6 +78,7 @@ function Plan({
             and mend them by the handbook; or add them one by one.
           </p>
         )}
+        {book.tasks.length === 0 && <TakeTasks book={book} />}
         <ul>
           {book.tasks.map((task) => (
             <TaskRow

@@ -19,6 +19,7 @@ import { useAppSelector } from "../../../app/store.js";
 import { useOneAtATime } from "../../../app/useOneAtATime.js";
 import { usePerform } from "../../../app/usePerform.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
 import { CheckField, SelectField } from "../../../ui/fields.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { counted } from "../../../words/format.js";
@@ -35,7 +36,7 @@ export default function TakePlan(): ReactElement {
   const book = useMachineBook(machine?.machine.id ?? null)?.book;
   return (
     <MachineFrame machine={machine}>
-      {book !== undefined && <Choose key={book.machines[0].id} book={book} />}
+      {book !== undefined && <TakeTasks key={book.machines[0].id} book={book} />}
     </MachineFrame>
   );
 }
@@ -61,7 +62,8 @@ function usePlan(name: string, machine: Machine): Plan | undefined {
   return library ?? copied;
 }
 
-function Choose({ book }: { readonly book: MachineBook }): ReactElement {
+/** The plans there are for a machine, and the tasks of the one chosen. */
+export function TakeTasks({ book }: { readonly book: MachineBook }): ReactElement {
   const [machine] = book.machines;
   const plans = plansFor(machine.kind);
   const sisters = useSisters(machine);
@@ -126,11 +128,11 @@ function Offers({ plan, book }: { readonly plan: Plan; readonly book: MachineBoo
       <p role="alert" className="font-semibold text-due">
         {failure}
       </p>
-      <div className="sticky bottom-0 border-t border-rule bg-ground py-3">
+      <FormFoot>
         <button type="submit" className={PRIMARY_BUTTON} disabled={chosen.size === 0}>
           {chosen.size === 0 ? "Nothing to take" : `Take ${counted(chosen.size, "task")}`}
         </button>
-      </div>
+      </FormFoot>
     </form>
   );
 }

@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { useBook } from "../../../app/openBook.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
 import { TextField } from "../../../ui/fields.js";
 import { useModel } from "../../../ui/useModel.js";
 import { figure } from "../../../words/format.js";
@@ -99,7 +100,7 @@ function TaskForm({
           {wasTried && <p>{read.problem}</p>}
           <p>{failure}</p>
         </div>
-        <div className="flex flex-wrap gap-3">
+        <FormFoot>
           <button type="submit" className={PRIMARY_BUTTON}>
             Save the task
           </button>
@@ -107,7 +108,7 @@ function TaskForm({
             Leave it as it was
           </Link>
           {task !== null && <TakeOut onTakeOut={() => void store(null)} />}
-        </div>
+        </FormFoot>
       </div>
       <div className="lg:sticky lg:top-4 lg:self-start">
         <Preview task={read.task} problem={read.problem} book={book} settings={settings} />

@@ -41,14 +41,14 @@ export function SheetLine({ row, place, sheet, onGoTo, onAlone }: SheetLineProps
   return (
     <div
       role="listitem"
-      className="grid min-h-[57px] grid-cols-[3rem_1fr_8.5rem] items-center gap-x-5 border-t border-hairline py-1 max-sm:gap-x-3 sm:grid-cols-[3.5rem_minmax(8rem,11rem)_8.5rem_11.5rem_8rem_8.5rem_minmax(15rem,1fr)]"
+      className="grid min-h-[57px] grid-cols-[3rem_1fr_8.5rem] items-center gap-x-5 border-t border-hairline py-1 max-lg:gap-x-3 lg:grid-cols-[3.5rem_minmax(8rem,11rem)_8.5rem_11.5rem_8rem_8.5rem_minmax(15rem,1fr)]"
     >
       <span className="font-mono text-large font-extrabold">{tag}</span>
-      <span className="sm:contents">
-        <span className="font-medium max-sm:block">{name}</span>
+      <span className="lg:contents">
+        <span className="font-medium max-lg:block">{name}</span>
         <span className="text-quiet">{meterName(meter)}</span>
-        <span className="text-fine text-quiet tabular-nums max-sm:block">{last}</span>
-        <span className="text-fine text-quiet tabular-nums max-sm:hidden">
+        <span className="text-fine text-quiet tabular-nums max-lg:block">{last}</span>
+        <span className="text-fine text-quiet tabular-nums max-lg:hidden">
           {reckoned === "" ? "" : `about ${reckoned}`}
         </span>
       </span>
@@ -90,7 +90,7 @@ function Said({
   const isDoubt = refused !== undefined || look.code === "below" || look.code === "too-far";
   const isRight = sheet.right.has(key);
   return (
-    <span className="text-fine leading-tight max-sm:col-span-3" aria-live="polite">
+    <span className="text-fine leading-tight max-lg:col-span-3" aria-live="polite">
       <span className={isDoubt && !isRight ? "text-soon-text" : "text-quiet"}>{words}</span>
       {isDoubt && isRight && <strong className="block">right as it is</strong>}
       {isDoubt && !isRight && (

@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import { ensurePackages, ROOT, run } from "./setup.mjs";
 
 if (!ensurePackages() || !run("npm", ["run", "-s", "build"])) {
-  console.error("The demonstration could not be built; what went wrong stands above.");
+  console.error("The program could not be built; what went wrong stands above.");
   process.exit(1);
 }
 const server = spawn(
