@@ -80,6 +80,7 @@ export * from "./book/changeSettings.js";
 export * from "./book/crossing.js";
 export * from "./book/numbered.js";
 export * from "./book/revision.js";
+export * from "./book/removed.js";
 export * from "./book/takenBack.js";
 export * from "./book/references.js";
 export * from "./book/sharedReferences.js";

@@ -18,6 +18,7 @@ import {
 } from "./workshop.js";
 import { machineSchema, type Machine } from "./machine.js";
 import { meterChangeSchema, type MeterChange } from "./meterChange.js";
+import { removedSchema, type Removed } from "./removed.js";
 import { readingSchema, type Reading } from "./reading.js";
 import { BOOK_FORMAT, BOOK_VERSION, SECTIONS, type Section } from "./sections.js";
 import { settingsSchema } from "./settingsSchema.js";
@@ -77,6 +78,7 @@ export const bookSchema = z.looseObject(
     version: z.literal(BOOK_VERSION, `version ${BOOK_VERSION}`),
     name: textField.nullish(),
     settings: settingsSchema.optional(),
+    removed: z.array(removedSchema, "a list of records that were deleted").nullish(),
     ...lists,
   },
   "a book",
@@ -108,4 +110,6 @@ export interface Book extends Readonly<Partial<{ [S in Section]: readonly Record
   readonly version: number;
   readonly name?: string | null | undefined;
   readonly settings?: z.infer<typeof settingsSchema> | undefined;
+  /** What was deleted. */
+  readonly removed?: readonly Removed[] | null | undefined;
 }

@@ -26,6 +26,8 @@ export interface Change {
   readonly records: readonly RecordChange[];
   /** Fields of the book outside its sections of records. */
   readonly fields?: readonly FieldChange[];
+  /** On the change that takes another back (and not on one that makes it again): whether that one had left this copy in a file. */
+  readonly undoes?: { readonly wasHandedOver: boolean };
 }
 
 /** The fields a change sets, none where it names none. */

@@ -7,15 +7,17 @@ import { joinedRevisions, nextRevision, revisionOf, withRevision } from "./revis
  * carries it on; else the book is as though it had never been made.
  */
 export function takenBack(change: Change, wasHandedOver: boolean, copy: string): Change {
-  const back = reversed(change);
+  const undoes = change.undoes === undefined ? { undoes: { wasHandedOver } } : {};
+  const back = { ...reversed(change), ...undoes };
   if (!wasHandedOver) return back;
   const counted = (before: unknown, after: object): object =>
     withRevision(after, nextRevision(joinedRevisions(revisionOf(before), revisionOf(after)), copy));
-  const records = back.records.map((record) =>
-    record.before === null || record.after === null
-      ? record
-      : { ...record, after: counted(record.before, record.after) as typeof record.after },
-  );
+  const records = back.records.map((record) => {
+    if (record.after === null) return record;
+    // What had been deleted follows from its deletion, which was itself a change.
+    const before = record.before ?? counted(record.after, record.after);
+    return { ...record, after: counted(before, record.after) as typeof record.after };
+  });
   const fields = fieldsOf(back).map((field) =>
     typeof field.after === "object" && field.after !== null && !Array.isArray(field.after)
       ? { ...field, after: counted(field.before, field.after) }

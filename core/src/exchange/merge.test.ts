@@ -3,6 +3,8 @@ import type { Book, RecordOf } from "../book/book.js";
 import { applyChange } from "../book/change.js";
 import type { Machine } from "../book/machine.js";
 import { compareRevisions, joinedRevisions, nextRevision } from "../book/revision.js";
+import { headAfter } from "../book/removed.js";
+import { takenBack } from "../book/takenBack.js";
 import { bookOf, read } from "../../test/books.js";
 import { choicesOf, isEmptyPlan, type Side } from "./mergePlan.js";
 import { planMerge } from "./planMerge.js";
@@ -68,6 +70,7 @@ test("what only the other copy has is added, what only this one has stays", () =
     added: [],
     changed: [],
     joined: [],
+    removed: [],
     fields: [],
     conflicts: [],
   });
@@ -184,5 +187,56 @@ test("choices that would leave a reading of a meter that is gone are refused wit
   expect(result).toMatchObject({
     ok: false,
     issues: [{ code: "does-not-fit", issue: { path: ["readings", 0, "meter"] } }],
+  });
+});
+
+describe("what was deleted", () => {
+  const PLACE = { id: "shed", name: "Shed" } as RecordOf["places"];
+  const both: Book = { ...BASE, places: [PLACE] };
+  const deletedIn = (book: Book, copy: string): Book => {
+    const records = [{ section: "places" as const, id: "shed", before: PLACE, after: null }];
+    const change = { command: "delete", records };
+    return headAfter(applyChange(book, change), change, copy);
+  };
+  const names = (book: Book): string[] => (book.places ?? []).map(({ name }) => name);
+
+  test("does not come back from a copy that still has it, and goes from there", () => {
+    const ours = deletedIn(both, "a");
+    expect(ours.removed).toEqual([{ section: "places", id: "shed", revision: { a: 1 } }]);
+    expect(planMerge(ours, both)).toMatchObject({ added: [], removed: [], conflicts: [] });
+    const there = merged(both, ours, "ours", "b");
+    expect([names(there), there.removed]).toEqual([[], ours.removed]);
+  });
+
+  test("stays where something that stays refers to it, and comes back with what refers to it", () => {
+    const ours = deletedIn(both, "a");
+    const living = withMachine(both, { place: "shed", revision: { b: 1 } });
+    expect(names(merged(ours, living))).toEqual(["Shed"]);
+    expect(merged(ours, living).removed).toEqual([]);
+    expect(names(merged(living, ours, "ours", "b"))).toEqual(["Shed"]);
+  });
+
+  test.each(["ours", "theirs"] as const)(
+    "and changed in the other since is asked about, and %s is then the same in both",
+    (side) => {
+      const ours = deletedIn(both, "a");
+      const theirs = { ...both, places: [{ ...PLACE, name: "Barn", revision: { b: 1 } }] } as Book;
+      expect(planMerge(ours, theirs).conflicts).toMatchObject([{ code: "deleted-apart" }]);
+      const here = merged(ours, theirs, side, "a");
+      expect(names(here)).toEqual(side === "ours" ? [] : ["Barn"]);
+      const there = merged(theirs, here, "ours", "b");
+      expect(names(there)).toEqual(names(here));
+      expect(planMerge(there, here).conflicts).toEqual([]);
+    },
+  );
+
+  test("and restored after it was handed over stays", () => {
+    const ours = deletedIn(both, "a");
+    const records = [{ section: "places" as const, id: "shed", before: PLACE, after: null }];
+    const back = takenBack({ command: "delete", records }, true, "a");
+    const again = headAfter(applyChange(ours, back), back, "a");
+    const there = merged(both, ours, "ours", "b");
+    expect(names(merged(there, again, "ours", "b"))).toEqual(["Shed"]);
+    expect(names(merged(again, there))).toEqual(["Shed"]);
   });
 });

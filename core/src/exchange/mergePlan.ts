@@ -1,4 +1,5 @@
 import type { RecordOf } from "../book/book.js";
+import type { Removed } from "../book/removed.js";
 import type { FieldChange, RecordChange } from "../book/change.js";
 import type { DatedSection, Section } from "../book/sections.js";
 
@@ -25,22 +26,29 @@ export type Conflict =
       readonly theirs: RecordOf[Section];
       readonly fields: readonly DifferingField[];
     }
-  /** Two records that cannot both stand: corrections of one record, or two changes of one meter on one date. The one not chosen stays in the history. */
+  /**
+   * Records that cannot all stand: corrections of one record, two changes of one meter on one date, or corrections that
+   * the two copies put in different orders (`settled-apart`). `ours` and `theirs` are those that stand in each copy,
+   * `members` all that hang together with them. The one not chosen stays in the history.
+   */
   | {
-      readonly code: "both-corrected" | "both-changed-meter";
-      readonly key: string;
-      readonly section: DatedSection;
-      readonly ours: RecordOf[DatedSection];
-      readonly theirs: RecordOf[DatedSection];
-    }
-  /** Corrections that the two copies put in opposite orders. */
-  | {
-      readonly code: "settled-apart";
+      readonly code: "both-corrected" | "both-changed-meter" | "settled-apart";
       readonly key: string;
       readonly section: DatedSection;
       readonly ours: RecordOf[DatedSection];
       readonly theirs: RecordOf[DatedSection];
       readonly members: readonly string[];
+    }
+  /** Deleted in one copy, changed in the other since. */
+  | {
+      readonly code: "deleted-apart";
+      readonly key: string;
+      readonly section: Section;
+      readonly id: string;
+      /** Null in the copy that has deleted it. */
+      readonly ours: RecordOf[Section] | null;
+      readonly theirs: RecordOf[Section] | null;
+      readonly removal: Removed;
     }
   /** A field of the book itself, such as its settings. */
   | {
@@ -57,6 +65,8 @@ export interface MergePlan {
   readonly added: readonly RecordChange[];
   /** Records that only the other copy has changed. */
   readonly changed: readonly RecordChange[];
+  /** Records that only the other copy has deleted. */
+  readonly removed: readonly RecordChange[];
   /** Records that both hold alike and whose counts of changes are joined; nothing a person sees. */
   readonly joined: readonly RecordChange[];
   /** Fields of the book that only the other copy has, or has changed. */

@@ -9,18 +9,21 @@ import {
   withRevision,
   type RevisionOrder,
 } from "../book/revision.js";
-import { SECTIONS, type Section } from "../book/sections.js";
+import { DATED_SECTIONS, SECTIONS, type Section } from "../book/sections.js";
+import { compareDeletions } from "./deletions.js";
 import { standingConflicts } from "./standingConflicts.js";
 import type { Conflict, DifferingField, MergePlan } from "./mergePlan.js";
 
 /** Not the book's contents: what a file is, and what this copy is called. */
-const NOT_MERGED: ReadonlySet<string> = new Set(["format", "version", "name"]);
+const NOT_MERGED: ReadonlySet<string> = new Set(["format", "version", "name", "removed"]);
 
 /**
  * What handing another copy of a book over to this one would do. Both must have passed validation.
  * By id: what only the other copy has is added; of what both have, the version that follows from
  * the other stands; versions made apart, and records that cannot both stand, are conflicts for a
- * person. What only this copy has stays. Nothing is left out.
+ * person. What only this copy has stays. What one copy has deleted goes from the other and does not come back,
+ * unless something that stays refers to it; where the other has changed it since, a person chooses. Nothing else is
+ * left out.
  */
 export function planMerge(ours: Book, theirs: Book): MergePlan {
   const here = numbered(ours);
@@ -29,17 +32,24 @@ export function planMerge(ours: Book, theirs: Book): MergePlan {
     compareSection(section, here.sections[section], there.sections[section]),
   );
   const fields = compareFields(here.head, there.head);
+  const changing = parts.flatMap(({ changed, conflicts }) => [
+    ...changed.flatMap(({ after }) => after ?? []),
+    ...conflicts.flatMap((one) => (one.code === "changed-apart" ? one.theirs : [])),
+  ]);
+  const added = parts.flatMap((part) => part.added);
+  const deleted = compareDeletions(ours, theirs, added, changing);
   const records = {
-    added: parts.flatMap((part) => part.added),
+    added: deleted.added,
     changed: parts.flatMap((part) => part.changed),
+    removed: deleted.removed,
     joined: parts.flatMap((part) => part.joined),
   };
   const apart = parts.flatMap((part) => part.conflicts);
-  const standing = standingConflicts(here.sections, there.sections, records);
+  const standing = standingConflicts(here.sections, there.sections);
   return {
     ...records,
     fields: fields.changes,
-    conflicts: [...apart, ...standing, ...fields.conflicts],
+    conflicts: [...apart, ...deleted.conflicts, ...standing, ...fields.conflicts],
   };
 }
 
@@ -79,13 +89,16 @@ function compareRecord(
   parts: SectionParts,
 ): void {
   const order = compareRevisions(revisionOf(own), revisionOf(other));
-  const fields = differingFields(own, other);
-  if (fields.length === 0) {
+  // What a dated record replaces is settled with all that hangs together with it.
+  const isDated = (DATED_SECTIONS as readonly Section[]).includes(section);
+  const all = differingFields(own, other);
+  const fields = isDated ? all.filter(({ name }) => name !== "replaces") : all;
+  if (all.length === 0) {
     const joined = withRevision(own, joinedRevisions(revisionOf(own), revisionOf(other)));
     if (order === "before" || order === "apart") parts.joined.push(change(joined));
   } else if (order === "before") {
     parts.changed.push(change(other));
-  } else if (order !== "after") {
+  } else if (order !== "after" && fields.length > 0) {
     const key = JSON.stringify([section, own.id]);
     const { id } = own;
     parts.conflicts.push({

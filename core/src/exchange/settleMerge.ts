@@ -1,15 +1,29 @@
+import { isEqual } from "es-toolkit";
 import type { Book, RecordOf } from "../book/book.js";
 import { applyChange, type Change, type FieldChange, type RecordChange } from "../book/change.js";
-import { chainFrom } from "../book/crossing.js";
 import type { DatedRecord } from "../book/dated.js";
 import type { BookIssue } from "../book/issue.js";
 import { numbered } from "../book/numbered.js";
+import { joinedRemoved, removedKey, type Removed } from "../book/removed.js";
 import { referenceIssues } from "../book/references.js";
 import { failure, success, type Result } from "../book/result.js";
-import { joinedRevisions, nextRevision, revisionOf, withRevision } from "../book/revision.js";
-import type { Section } from "../book/sections.js";
+import {
+  compareRevisions,
+  joinedRevisions,
+  nextRevision,
+  revisionOf,
+  withRevision,
+} from "../book/revision.js";
+import { SECTIONS, type Section } from "../book/sections.js";
 import { choicesOf, keyOfField, type Conflict, type MergePlan, type Side } from "./mergePlan.js";
 import { planMerge } from "./planMerge.js";
+import {
+  copiesOf,
+  settledReplacements,
+  type Copies,
+  type Dated,
+  type StandingConflict,
+} from "./standingConflicts.js";
 
 /** What stands in the way of a hand-over. */
 export type MergeIssue =
@@ -38,9 +52,15 @@ class Merged {
     theirs: RecordOf[Section] | null,
     settled: RecordOf[Section],
   ): void {
-    const joined = joinedRevisions(revisionOf(ours), revisionOf(theirs));
+    const both = joinedRevisions(revisionOf(ours), revisionOf(theirs));
+    const joined = joinedRevisions(both, revisionOf(settled));
     const after = withRevision(settled, nextRevision(joined, this.copy));
     this.take({ section, id: settled.id, before: ours, after });
+  }
+
+  /** A record as it will stand as far as is settled by now, null where nothing is said of it. */
+  standing(section: Section, id: string): RecordOf[Section] | null {
+    return this.changes.get(JSON.stringify([section, id]))?.after ?? null;
   }
 
   all(): RecordChange[] {
@@ -65,21 +85,69 @@ export function settleMerge(
     return failure(open.map((key) => ({ code: "not-chosen" as const, key })));
   }
   const merged = new Merged(copy);
-  for (const change of [...plan.changed, ...plan.joined, ...plan.added]) merged.take(change);
+  for (const change of [...plan.changed, ...plan.joined, ...plan.added, ...plan.removed])
+    merged.take(change);
   const fields: FieldChange[] = [...plan.fields];
   for (const conflict of plan.conflicts) {
     if (conflict.code === "changed-apart") settleRecord(conflict, choices, merged);
-    else if (conflict.code === "settled-apart")
-      settleRing(conflict, choices, { ours, theirs }, merged);
+    else if (conflict.code === "deleted-apart") settleDeletion(conflict, choices, merged);
     else if (conflict.code === "field-changed-apart") {
       fields.push(...settleField(conflict, choices, copy));
     }
   }
+  const copies = { ours: numbered(ours).sections, theirs: numbered(theirs).sections };
   for (const conflict of plan.conflicts) {
-    if (conflict.code !== "both-corrected" && conflict.code !== "both-changed-meter") continue;
-    settleStanding(conflict, choices, mergedSection(ours, conflict.section, merged), merged);
+    if (!("members" in conflict)) continue;
+    const both = copiesOf(conflict.section, copies.ours, copies.theirs);
+    settleStanding(conflict, choices.get(conflict.key) ?? "ours", both, merged);
   }
+  const settledDeletions = plan.conflicts.flatMap((one) => deletionOf(one, choices, copy));
+  const theirsRemoved = joinedRemoved(theirs.removed ?? [], settledDeletions);
+  fields.push(...settleRemoved(ours, theirsRemoved, merged));
   return checked(ours, plan, { command: "hand-over", records: merged.all(), fields });
+}
+
+/** What was deleted in one copy and changed in the other: it goes, or stands as changed, following from both. */
+function settleDeletion(
+  conflict: Extract<Conflict, { code: "deleted-apart" }>,
+  choices: Choices,
+  merged: Merged,
+): void {
+  const { section, id, ours, theirs, removal } = conflict;
+  const chosen = choices.get(conflict.key) === "theirs" ? theirs : ours;
+  // It follows from its deletion too.
+  const revision = joinedRevisions(revisionOf(chosen), revisionOf(removal));
+  if (chosen !== null) merged.settle(section, ours, theirs, withRevision(chosen, revision));
+  else if (ours !== null) merged.take({ section, id, before: ours, after: null });
+}
+
+/** A deletion that was chosen over a change: it follows from both. */
+function deletionOf(conflict: Conflict, choices: Choices, copy: string): Removed[] {
+  if (conflict.code !== "deleted-apart") return [];
+  const { ours, theirs, removal } = conflict;
+  const chosen = choices.get(conflict.key) === "theirs" ? theirs : ours;
+  if (chosen !== null) return [];
+  const joined = joinedRevisions(revisionOf(ours ?? theirs), revisionOf(removal));
+  return [{ ...removal, revision: nextRevision(joined, copy) as Record<string, number> }];
+}
+
+/** The deletions that both copies know, as far as what was deleted is not there again. */
+function settleRemoved(ours: Book, theirs: readonly Removed[], merged: Merged): FieldChange[] {
+  const known = ours.removed ?? [];
+  const again = new Set(merged.all().flatMap((one) => (one.after === null ? [] : removedKey(one))));
+  const going = new Set(merged.all().flatMap((one) => (one.after === null ? removedKey(one) : [])));
+  const here = new Set(
+    SECTIONS.flatMap((section) =>
+      (ours[section] ?? []).map(({ id }) => removedKey({ section, id })),
+    ),
+  );
+  const isThere = (one: Removed): boolean => {
+    const key = removedKey(one);
+    return again.has(key) || (here.has(key) && !going.has(key));
+  };
+  const joined = joinedRemoved(known, theirs).filter((one) => !isThere(one));
+  if (isEqual(joined, known)) return [];
+  return [{ key: "removed", before: ours.removed ?? null, after: joined }];
 }
 
 function checked(ours: Book, plan: MergePlan, change: Change): Result<Change, MergeIssue> {
@@ -120,72 +188,37 @@ function settleField(
   return [{ key: field, before: ours, after }];
 }
 
-function settleRing(
-  conflict: Extract<Conflict, { code: "settled-apart" }>,
-  choices: Choices,
-  copies: Readonly<Record<Side, Book>>,
-  merged: Merged,
-): void {
-  const { section } = conflict;
-  const side = choices.get(conflict.key) ?? "ours";
-  const find = (copy: Side, id: string): RecordOf[Section] | null =>
-    numbered(copies[copy]).sections[section].find((record) => record.id === id) ?? null;
-  for (const id of conflict.members) {
-    const ours = find("ours", id);
-    const theirs = find("theirs", id);
-    const chosen = side === "ours" ? (ours ?? theirs) : (theirs ?? ours);
-    if (chosen !== null) merged.settle(section, ours, theirs, chosen);
-  }
-}
-
-function mergedSection(ours: Book, section: Section, merged: Merged): Map<string, DatedRecord> {
-  const { sections } = numbered(ours);
-  const change = { command: "hand-over", records: merged.all() };
-  const records = applyChange({ [section]: sections[section] }, change)[section] ?? [];
-  return new Map((records as readonly DatedRecord[]).map((record) => [record.id, record]));
-}
-
-/**
- * Puts the chain of the record that was not chosen under the chain of the one that was, so that it
- * stays in the history as something that was replaced.
- */
+/** Has each record of a conflict replace what it does in the copy that was chosen ({@link settledReplacements}). */
 function settleStanding(
-  conflict: Extract<Conflict, { code: "both-corrected" | "both-changed-meter" }>,
-  choices: Choices,
-  records: ReadonlyMap<string, DatedRecord>,
+  conflict: StandingConflict,
+  side: Side,
+  copies: Copies,
   merged: Merged,
 ): void {
-  const isOurs = choices.get(conflict.key) === "ours";
-  const [winner, loser] = isOurs
-    ? [conflict.ours, conflict.theirs]
-    : [conflict.theirs, conflict.ours];
-  const find = (id: string): DatedRecord | undefined => records.get(id);
-  const root =
-    conflict.code === "both-corrected"
-      ? records.get(winner.id)
-      : chainFrom<DatedRecord>(records.get(winner.id) ?? winner, find).at(-1);
-  if (root === undefined) return;
-  const settled = { ...root, replaces: tipOf(loser.id, records) };
   const { section } = conflict;
-  merged.settle(
-    section,
-    root as RecordOf[Section],
-    root as RecordOf[Section],
-    settled as RecordOf[Section],
-  );
+  for (const [id, replaces] of settledReplacements(conflict, side, copies)) {
+    const ours = copies.ours.get(id) ?? null;
+    const theirs = copies.theirs.get(id) ?? null;
+    const stands = merged.standing(section, id) ?? ours ?? theirs;
+    if (stands === null || isSettled(ours, theirs, replaces)) continue;
+    const { replaces: _, ...rest } = stands as DatedRecord;
+    const settled = replaces === null ? rest : { ...rest, replaces };
+    merged.settle(section, ours, theirs, settled as RecordOf[Section]);
+  }
 }
 
-/** The record that stands at the end of the replacements that begin with one. */
-function tipOf(id: string, records: ReadonlyMap<string, DatedRecord>): string {
-  const replacedBy = new Map<string, string>();
-  for (const record of records.values()) {
-    if ((record.replaces ?? null) !== null) replacedBy.set(record.replaces ?? "", record.id);
+/** Whether the newer of the two versions of a record replaces what it should as it is. */
+function isSettled(ours: Dated | null, theirs: Dated | null, replaces: string | null): boolean {
+  const fits = (record: Dated | null): boolean => (record?.replaces ?? null) === replaces;
+  if (ours === null || theirs === null) return fits(ours ?? theirs);
+  switch (compareRevisions(revisionOf(ours), revisionOf(theirs))) {
+    case "same":
+      return fits(ours) && fits(theirs);
+    case "after":
+      return fits(ours);
+    case "before":
+      return fits(theirs);
+    case "apart":
+      return false;
   }
-  let tip = id;
-  for (let steps = 0; steps < records.size; steps += 1) {
-    const next = replacedBy.get(tip);
-    if (next === undefined) break;
-    tip = next;
-  }
-  return tip;
 }

@@ -2,6 +2,7 @@ import {
   applyChange,
   crossingRecords,
   fieldsOf,
+  headAfter,
   EMPTY_PLATE,
   machineBookOf,
   machinePlateOf,
@@ -321,7 +322,8 @@ export class MemoryStorage implements BookStorage {
 
   private write(change: Change, now: string): Saved {
     const before = this.book as Book;
-    this.book = applyChange(before, change);
+    const { fields: _, ...records } = change;
+    this.book = headAfter(applyChange(before, records), change, this.name);
     const seq = this.journal.length + 1;
     const machines = machinesNamed(change);
     for (const section of ["readings", "meterChanges", "entries"] as const) {

@@ -2,6 +2,7 @@ import {
   BOOK_FORMAT,
   BOOK_VERSION,
   fieldsOf,
+  headAfter,
   ownReferenceIssues,
   PLANNED_SECTIONS,
   PLATE_SECTIONS,
@@ -10,7 +11,6 @@ import {
   SECTIONS,
   SHARED_SECTIONS,
   sharedReferences,
-  withFieldsSet,
   type Book,
   type BookIssue,
   type Change,
@@ -158,11 +158,7 @@ export async function writeChange(
       onWritten?.((written += changes.length));
     }
   }
-  const fields = fieldsOf(change);
-  if (fields.length > 0) {
-    const value = withFieldsSet(await headOf(database), fields);
-    await database.facts.put({ key: "head", value });
-  }
+  await writeHead(database, change);
   await keepLastSeq(database, change);
   const line = { at: now, change, machines: [...machines] };
   const seq = await database.journal.add(line);
@@ -171,6 +167,14 @@ export async function writeChange(
     .belowOrEqual(seq - JOURNAL_LENGTH)
     .delete();
   return { seq, change, machines: line.machines };
+}
+
+/** Writes the fields that a change sets, and what it deletes among what was deleted. */
+async function writeHead(database: BookDatabase, change: Change): Promise<void> {
+  const before = await headOf(database);
+  const copy = String((await database.facts.get("copy"))?.value ?? "");
+  const value = headAfter(before, change, copy);
+  if (value !== before) await database.facts.put({ key: "head", value });
 }
 
 /** Records made later are numbered after all that a change brought. */

@@ -119,6 +119,11 @@ export function conflictWords(conflict: Conflict, names: Names): string {
       return `Two corrections on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} were settled differently in the two. The one you choose stands; the other stays in the history.`;
     case "both-changed-meter":
       return `A meter of ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was changed on ${fullDate(dayOf(conflict.ours.date))} in both. The one you choose stands; the other stays in the history.`;
+    case "deleted-apart": {
+      const record = conflict.ours ?? conflict.theirs;
+      const what = record === null ? "" : recordWords(conflict.section, record, names);
+      return `${what} was deleted in one of the two and changed in the other since.`;
+    }
     case "field-changed-apart":
       return `The ${fieldWords(conflict.field)} of the book differ.`;
   }

@@ -105,7 +105,7 @@ test("figures that are set aside are not counted as read", () => {
 });
 
 test("the records of plates and stores are named in a hand-over", () => {
-  const plan = { added: [], changed: [], joined: [], fields: [], conflicts: [] };
+  const plan = { added: [], changed: [], joined: [], removed: [], fields: [], conflicts: [] };
   const names = namesOf(BOARD, plan);
   expect(recordWords("fluids", OIL, names)).toBe("Fluid engine on 07 Library bus");
   expect(recordWords("people", { id: "p", name: "Joss Rigg" }, names)).toBe("Person Joss Rigg");

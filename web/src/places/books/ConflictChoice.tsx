@@ -26,8 +26,8 @@ export function ConflictChoice({ conflict, names, choices, onChoose }: ChoicePro
           {
             key: conflict.key,
             label: "which stands",
-            ours: versionWords(conflict.ours, names),
-            theirs: versionWords(conflict.theirs, names),
+            ours: conflict.ours === null ? "deleted" : versionWords(conflict.ours, names),
+            theirs: conflict.theirs === null ? "deleted" : versionWords(conflict.theirs, names),
           },
         ];
   return (

@@ -22,6 +22,7 @@ export function WhatComes({
     <>
       <Changes title="Added" changes={plan.added} names={names} />
       <Changes title="Changed there only" changes={plan.changed} names={names} />
+      <Changes title="Deleted there" changes={plan.removed} names={names} />
       {plan.fields.length > 0 && (
         <p>
           Also taken: the {plan.fields.map((field) => fieldWords(field.key)).join(", ")} of the
@@ -54,8 +55,7 @@ function Changes({
             key={`${change.section} ${change.id}`}
             className="border-t border-hairline py-1 break-words"
           >
-            {change.after !== null &&
-              recordWords(change.section, change.before ?? change.after, names)}
+            {recordWords(change.section, change.before ?? change.after ?? {}, names)}
             <span className="text-quiet"> {differenceWords(change, names)}</span>
           </li>
         ))}

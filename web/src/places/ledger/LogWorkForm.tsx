@@ -19,60 +19,59 @@ export function LogWorkForm(start: LogStart): ReactElement {
   if (saved !== null)
     return <LogSaved machine={outlook.before} isCorrection={isCorrection} {...saved} />;
   return (
-    <form
-      onSubmit={(event) => void state.save(event)}
-      className="grid max-w-[68rem] gap-x-12 gap-y-6 lg:grid-cols-[1fr_20rem]"
-    >
-      {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
-      <TaskChoice
-        outlook={outlook}
-        chosen={form.tasks}
-        tests={form.tests}
-        onChange={(tasks) => fields.setValue("tasks", tasks)}
-        onTests={(tests) => fields.setValue("tests", tests)}
-        papers={isCorrection ? null : form.papers}
-        onPapers={(papers) => fields.setValue("papers", papers)}
-        today={today}
-      />
-      <div className="space-y-5">
-        <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
-        <FigureFields
-          machine={outlook.before}
-          figures={form.figures}
+    <form onSubmit={(event) => void state.save(event)} className="max-w-[68rem]">
+      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_20rem]">
+        {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
+        <TaskChoice
+          outlook={outlook}
+          chosen={form.tasks}
+          tests={form.tests}
+          onChange={(tasks) => fields.setValue("tasks", tasks)}
+          onTests={(tests) => fields.setValue("tests", tests)}
+          papers={isCorrection ? null : form.papers}
+          onPapers={(papers) => fields.setValue("papers", papers)}
           today={today}
-          doubts={outlook.doubts}
-          onFigures={(figures) => fields.setValue("figures", figures)}
         />
-        <FollowUps
-          owed={outlook.owed}
-          machine={outlook.before}
-          answer={form.followUps}
-          onAnswer={(answer) => fields.setValue("followUps", answer)}
-        />
-        <label className="block text-fine text-quiet">
-          Note: what was found, what went in
-          <textarea
-            rows={3}
-            className={`${FIELD} text-field text-ink`}
-            {...fields.register("note")}
+        <div className="space-y-5">
+          <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
+          <FigureFields
+            machine={outlook.before}
+            figures={form.figures}
+            today={today}
+            doubts={outlook.doubts}
+            onFigures={(figures) => fields.setValue("figures", figures)}
           />
-        </label>
-        <InTheWay state={state} />
-        <FormFoot>
-          <button
-            type="submit"
-            className={`${PRIMARY_BUTTON} w-full justify-center`}
-            disabled={outlook.issues.length > 0}
-          >
-            {isCorrection ? "Save the correction" : "Save in the log"}
-          </button>
-        </FormFoot>
-        <p className="min-h-5 text-fine text-quiet" role="status">
-          {state.draft.isKept && "What you have written is kept, not yet in the log."}
-          {state.draft.failure !== "" &&
-            `What you have written is not kept if this page is closed: ${state.draft.failure}.`}
-        </p>
+          <FollowUps
+            owed={outlook.owed}
+            machine={outlook.before}
+            answer={form.followUps}
+            onAnswer={(answer) => fields.setValue("followUps", answer)}
+          />
+          <label className="block text-fine text-quiet">
+            Note: what was found, what went in
+            <textarea
+              rows={3}
+              className={`${FIELD} text-field text-ink`}
+              {...fields.register("note")}
+            />
+          </label>
+          <InTheWay state={state} />
+          <p className="min-h-5 text-fine text-quiet" role="status">
+            {state.draft.isKept && "What you have written is kept, not yet in the log."}
+            {state.draft.failure !== "" &&
+              `What you have written is not kept if this page is closed: ${state.draft.failure}.`}
+          </p>
+        </div>
       </div>
+      <FormFoot>
+        <button
+          type="submit"
+          className={`${PRIMARY_BUTTON} max-sm:w-full max-sm:justify-center`}
+          disabled={outlook.issues.length > 0}
+        >
+          {isCorrection ? "Save the correction" : "Save in the log"}
+        </button>
+      </FormFoot>
     </form>
   );
 }

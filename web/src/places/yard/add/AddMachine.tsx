@@ -34,20 +34,18 @@ export default function AddMachine(): ReactElement {
         <Facts form={form} problems={problems} vinRemark={vinRemark} />
         <Meters {...field("meters")} />
         <Fluids {...field("fluids")} sheet={model} field={field} />
-        <div>
-          <div role="alert" className="min-h-6 font-semibold text-due">
+        <p className="text-fine text-quiet">
+          Fluids that nothing is written of are left out; everything can be written down later on
+          its plate.
+        </p>
+        <FormFoot>
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Add the machine
+          </button>
+          <div role="alert" className="font-semibold text-due">
             {problem}
           </div>
-          <FormFoot>
-            <button type="submit" className={PRIMARY_BUTTON}>
-              Add the machine
-            </button>
-          </FormFoot>
-          <p className="mt-2 text-fine text-quiet">
-            Fluids that nothing is written of are left out; everything can be written down later on
-            its plate.
-          </p>
-        </div>
+        </FormFoot>
       </form>
     </Page>
   );

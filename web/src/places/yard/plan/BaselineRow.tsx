@@ -48,7 +48,7 @@ export function BaselineRow(props: RowProps): ReactElement {
   );
   return (
     <li className="border-t border-hairline py-2">
-      <div className="flex flex-wrap items-baseline gap-x-4">
+      <div className="flex flex-wrap items-center gap-x-4">
         {isTicked === null ? (
           <strong className="font-semibold">{task.name}</strong>
         ) : (
