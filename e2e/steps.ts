@@ -136,3 +136,11 @@ export async function onDay(page: Page, date: string): Promise<void> {
     });
   `);
 }
+
+/** A day so many days ago, as it is typed into a field for dates. */
+export function typedDaysAgo(days: number): string {
+  const now = new Date();
+  const day = new Date(now.getFullYear(), now.getMonth(), now.getDate() - days);
+  const of = (part: number): string => String(part).padStart(2, "0");
+  return `${of(day.getMonth() + 1)}${of(day.getDate())}${day.getFullYear()}`;
+}

@@ -1,6 +1,7 @@
-import { dayOf, partsFromDay, readBook } from "@yonderfell/core";
+import { dayFromParts, dayOf, partsFromDay, readBook } from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { openDemonstration, stripAfter, stripOf, waitForWords, wordsOf } from "./application.js";
+import { press } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -9,9 +10,10 @@ test("a first start without a book offers the demonstration book and opens it", 
   const { page, address } = app();
   await page.goto(`${address}ahead`);
   await waitForWords(page, "Load the demonstration");
-  await page.click("main button");
+  await press(page, "Load the demonstration");
   await page.waitForSelector("[data-strip]");
-  const today = dayOf(new Date().toISOString().slice(0, 10));
+  const now = new Date();
+  const today = dayFromParts(now.getFullYear(), now.getMonth() + 1, now.getDate());
   expect(await page.$$eval("[data-strip]", (strips) => strips.length)).toBe(
     demonstrationBook(today).tasks?.length,
   );
@@ -26,7 +28,7 @@ test("a due task is one press from its log, shows its next date before saving, a
   await page.click("a[aria-label='Log Engine oil and filter on 07']");
   await page.waitForSelector("[data-next='t-bus-oil']");
   const promised = (await wordsOf(page, "[data-next='t-bus-oil']")).replace(/^next\s*/, "");
-  expect(promised).toMatch(/^clear, \d+ \w+ \d{4} \(/);
+  expect(promised).toMatch(/^clear, \d+ \w+( \d{4})? \(/);
   const figures = await page.$$eval("input[inputmode=decimal]", (inputs) =>
     inputs.map((input) => input.value),
   );

@@ -150,6 +150,19 @@ test("tasks that a machine of known history is past the first turn of, and that 
   const names = (book: MachineBook): string[] => tasksWithoutStart(book, TODAY).map(({ id }) => id);
   expect(names(known)).toEqual(["oil", "air"]);
   expect(names(vanBook())).toEqual([]);
+  // Read but once, today, and without the day it went into service.
+  const readings = [read("2026-11-23", 80000, { seq: 1 })] as unknown as MachineBook["readings"];
+  const bought = { ...machine, history: "known", inService: null };
+  expect(names({ ...known, machines: [bought], readings } as MachineBook)).toEqual(["oil", "air"]);
   const logged = [done("e", "2026-11-02", ["oil", "air"])] as unknown as MachineBook["entries"];
   expect(names({ ...known, entries: logged })).toEqual([]);
+});
+
+test("what follows work of a record is taken as done with it where that is said", () => {
+  const day = dayOf("2026-10-01");
+  const done = { code: "done", day, figures: [], note: "receipt" } as const;
+  const nuts = (decision: BaselineDecision): string | undefined =>
+    statusOf(decided(vanBook(), "oil", decision), "nuts");
+  expect(nuts(done)).toBe("overdue");
+  expect(nuts({ ...done, followUpsDone: true })).toBe("finished");
 });

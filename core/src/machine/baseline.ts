@@ -71,11 +71,11 @@ function codeOf(
 export function tasksWithoutStart(book: MachineBook, today: DayNumber): Task[] {
   return reckonMachineBook(book, DEFAULT_SETTINGS, today).tasks.flatMap(({ task, limits }) => {
     if (!needsStart(task)) return [];
-    const isPast = limits.some(({ basis, forecast }) => {
+    const isPast = limits.some(({ basis, remaining }) => {
       const isNever =
         basis.code === "never-done" ||
         ((basis.code === "grid" || basis.code === "nth") && basis.last === null);
-      return isNever && forecast !== null && forecast.likely < today;
+      return isNever && remaining !== null && remaining < 0;
     });
     return isPast ? [task] : [];
   });
@@ -95,6 +95,8 @@ export type BaselineDecision =
       readonly day: DayNumber;
       readonly figures: readonly WorkFigure[];
       readonly note: string;
+      /** What follows it was done too, taken as assumed. */
+      readonly followUpsDone?: boolean;
     }
   | {
       readonly code: "judged-sound";
@@ -151,8 +153,8 @@ function workOf(
     case "do-now":
       return { ...shared, wanted: tasks };
     case "done": {
-      const { day, figures, note } = decision;
-      return { day, tasks, figures, note };
+      const { day, figures, note, followUpsDone = false } = decision;
+      return { day, tasks, figures, note, followUpsDone };
     }
     case "judged-sound": {
       const { figures, note } = decision;

@@ -39,17 +39,43 @@ export function changeCounts(changes: readonly RecordChange[]): string {
 
 type Names = ReadonlyMap<string, string>;
 
-/** Names for the ids of machines and tasks: those on the board, and those that come with the file. */
-export function namesOf(machines: readonly BoardMachine[], plan: MergePlan): Names {
+/** Something with an id that a person knows by another name. */
+export interface NamedRecord {
+  readonly id: string;
+  readonly name?: string | null | undefined;
+  readonly tag?: string | null | undefined;
+  /** Where a fluid is. */
+  readonly system?: string | null | undefined;
+  /** By which a part is ordered. */
+  readonly number?: string | null | undefined;
+  readonly meters?:
+    readonly { readonly id: string; readonly name?: string | null | undefined }[] | undefined;
+}
+
+/** Names for ids: of what is on the board, of the records of this book that others refer to, and of what comes with the file. */
+export function namesOf(
+  machines: readonly BoardMachine[],
+  plan: MergePlan,
+  known: readonly NamedRecord[] = [],
+): Names {
   const names = new Map<string, string>();
-  for (const { section, after } of plan.added) {
-    if (after === null) continue;
-    const { id, name, tag } = after as { id: string; name?: string; tag?: string };
-    if (name !== undefined && !isDated(section))
-      names.set(id, tag === undefined ? name : `${tag} ${name}`);
+  const note = (record: NamedRecord): void => {
+    const { id, name, tag, system, number, meters } = record;
+    const words = [tag, name ?? system, name === number ? "" : number].filter(Boolean).join(" ");
+    if (words !== "") names.set(id, words);
+    for (const meter of meters ?? []) if (meter.name) names.set(meter.id, meter.name);
+  };
+  const coming = [...plan.added, ...plan.changed, ...plan.removed];
+  for (const { section, after, before } of coming) {
+    if (!isDated(section)) note((after ?? before) as NamedRecord);
   }
+  for (const conflict of plan.conflicts) {
+    if (conflict.code === "changed-apart" && !isDated(conflict.section))
+      note(conflict.theirs as NamedRecord);
+  }
+  for (const record of known) note(record);
   for (const { machine, tasks } of machines) {
-    names.set(machine.id, `${machine.tag} ${machine.name}`);
+    note(machine);
     for (const { task } of tasks) names.set(task.id, task.name);
   }
   return names;

@@ -1,5 +1,6 @@
 import { choicesOf, isEmptyPlan, type Side } from "@yonderfell/core";
 import { Handshake } from "lucide-react";
+import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
 import { notifyChange } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
@@ -9,11 +10,14 @@ import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
-import { handOverRefusalWords, namesOf } from "../../words/handOverWords.js";
+import { handOverRefusalWords, namesOf, type NamedRecord } from "../../words/handOverWords.js";
 import type { Comparison } from "../../work/exchange.js";
 import { exchange } from "../../work/exchangeClient.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
+
+/** The sections whose records others refer to. */
+const NAMED = ["people", "places", "bays", "parts", "products", "fluids", "servicePoints"] as const;
 
 type Choices = ReadonlyMap<string, Side>;
 
@@ -28,7 +32,12 @@ export function HandOverReview({
   readonly onDone: (words: string) => void;
 }): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
-  const names = useMemo(() => namesOf(machines, plan), [machines, plan]);
+  const { storage } = useBook();
+  const known = useLiveQuery(async () => {
+    const lists = await Promise.all(NAMED.map((section) => storage.list(section)));
+    return lists.flat() as readonly NamedRecord[];
+  }, [storage]);
+  const names = useMemo(() => namesOf(machines, plan, known), [machines, plan, known]);
   const [choices, setChoices] = useState<Choices>(new Map());
   const { failure, take } = useTake(file, choices, onDone);
   const open = plan.conflicts.flatMap(choicesOf).filter((key) => !choices.has(key));

@@ -70,7 +70,7 @@ function Way({
     }
   };
   return (
-    <section aria-label={label} className="border-t border-hairline pt-4">
+    <div className="border-t border-hairline pt-4">
       <button type="button" className={look} onClick={() => void once(begin)}>
         <BookOpen size={20} aria-hidden="true" />
         {label}
@@ -81,6 +81,6 @@ function Way({
           The book could not be made: {failure}.
         </p>
       )}
-    </section>
+    </div>
   );
 }

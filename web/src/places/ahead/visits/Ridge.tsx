@@ -47,7 +47,7 @@ export function Ridge({
       aria-label="Hours of work by week"
       onKeyDown={travel}
     >
-      <div className="relative flex min-w-[46rem]">
+      <div className="relative flex min-w-[42rem]">
         {weeks.map((week, index) => (
           <WeekColumn
             key={week.monday}

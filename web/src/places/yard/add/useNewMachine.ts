@@ -57,11 +57,18 @@ export function useNewMachine(): NewMachineState {
   const navigate = useNavigate();
   const once = useOneAtATime();
   const machines = useAppSelector((state) => state.board.machines);
-  const form = useModel(() => emptySheet(nextNumber(machines.map(({ machine }) => machine.tag))));
+  const proposed = nextNumber(machines.map(({ machine }) => machine.tag));
+  const form = useModel(() => emptySheet(proposed));
   const [problem, setProblem] = useState("");
   const [problems, setProblems] = useState<NamingProblems>({});
   const [tried, setTried] = useState(0);
-  const { model } = form;
+  const { model, set } = form;
+  // The machines may be known only after the sheet is: a number that was not touched follows them.
+  const [last, setLast] = useState(proposed);
+  if (last !== proposed) {
+    setLast(proposed);
+    if (model.tag === last) set({ tag: proposed });
+  }
   const write = async (): Promise<void> => {
     const wrong = sheetProblem(model);
     setProblem(wrong);

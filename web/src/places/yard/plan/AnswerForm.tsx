@@ -7,12 +7,13 @@ import {
   type Meter,
   type MeterId,
   type Settings,
+  type TaskId,
   type WorkFigure,
 } from "@yonderfell/core";
 import { useState, type FormEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
-import { TextField } from "../../../ui/fields.js";
+import { CheckField, TextField } from "../../../ui/fields.js";
 import { useModel, type Field } from "../../../ui/useModel.js";
 import { typedNumber } from "../../../words/writing.js";
 import { reckonedTexts } from "../../ledger/logModel.js";
@@ -23,6 +24,7 @@ export type Asked = "done" | "judged-sound";
 /** When the records say it was done, at what figures; or, judged sound, what was seen. */
 export function AnswerForm({
   asks,
+  tasks,
   book,
   settings,
   today,
@@ -30,6 +32,8 @@ export function AnswerForm({
   onLeave,
 }: {
   readonly asks: Asked;
+  /** The tasks that are decided. */
+  readonly tasks: readonly TaskId[];
   readonly book: MachineBook;
   readonly settings: Settings;
   readonly today: DayNumber;
@@ -40,7 +44,10 @@ export function AnswerForm({
   const reckoned = (day: DayNumber): ReadonlyMap<MeterId, string> =>
     reckonedTexts(book, settings, day, today);
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
-  const { model, field } = useModel(() => ({ date: formatDay(today), note: "" }));
+  const { model, field } = useModel(() => ({
+    ...{ date: formatDay(today), note: "", followUpsDone: true },
+  }));
+  const hasFollowUps = book.tasks.some(({ follows }) => follows && tasks.includes(follows.task));
   const save = (event: FormEvent): void => {
     event.preventDefault();
     const day = parseDay(model.date) ?? today;
@@ -48,7 +55,10 @@ export function AnswerForm({
       const figures = figuresFrom(reckoned(today), true);
       void onDecide({ code: "judged-sound", figures, note: model.note });
     } else
-      void onDecide({ code: "done", day, figures: figuresFrom(texts, false), note: model.note });
+      void onDecide({
+        ...{ code: "done", day, figures: figuresFrom(texts, false), note: model.note },
+        followUpsDone: hasFollowUps && model.followUpsDone,
+      });
   };
   return (
     <form
@@ -69,6 +79,14 @@ export function AnswerForm({
         label={asks === "done" ? "By which record" : "What was seen: level, colour, smell, test"}
         {...field("note")}
       />
+      {asks === "done" && hasFollowUps && (
+        <div className="sm:col-span-3">
+          <CheckField
+            label="What follows it was done too, as far as there was time for it (taken as assumed)"
+            {...field("followUpsDone")}
+          />
+        </div>
+      )}
       <div className="flex flex-wrap gap-3 sm:col-span-3">
         <button type="submit" className={PRIMARY_BUTTON}>
           {asks === "done" ? "It was done then" : "Count from here"}

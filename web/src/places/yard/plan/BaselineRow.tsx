@@ -77,6 +77,7 @@ export function BaselineRow(props: RowProps): ReactElement {
       {asks !== null && (
         <AnswerForm
           asks={asks}
+          tasks={[task.id]}
           book={book}
           settings={settings}
           today={today}

@@ -66,6 +66,7 @@ export function BaselineTogether({
       {asks !== null && ticked.length > 0 && (
         <AnswerForm
           asks={asks}
+          tasks={ticked}
           book={book}
           settings={settings}
           today={today}

@@ -1,0 +1,99 @@
+import type { Page } from "puppeteer-core";
+import { waitForWords, wordsOf } from "./application.js";
+import { press, typedDaysAgo, write } from "./steps.js";
+import { usedApplication } from "./usedApplication.js";
+
+const app = usedApplication();
+
+/** What has the focus, as it is read out or written. */
+const focused = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const { activeElement } = document;
+    return activeElement?.getAttribute("aria-label") ?? activeElement?.textContent ?? "";
+  });
+
+test("from an empty book to a due list with a right date for one car in at most twelve interactions", async () => {
+  const { page, address } = app();
+  await page.goto(address.replace(/$/, "welcome"));
+  let interactions = 0;
+  const act = async (doing: Promise<unknown>): Promise<void> => {
+    await doing;
+    interactions += 1;
+  };
+  await act(Promise.all([page.waitForNavigation(), press(page, "Begin an empty book")]));
+  await waitForWords(page, "What falls due on your machines stands here");
+  await act(press(page, "Add the first machine"));
+  await waitForWords(page, "Fluids of its plate");
+  await act(write(page, "Name", "Fell hatchback"));
+  await act(write(page, "Kind", "car"));
+  await act(write(page, "Shows today", "84350"));
+  await act(page.keyboard.press("Enter"));
+  await waitForWords(page, "Every 15 000 km or every 12 months, whichever comes first.");
+  await act(press(page, "Take 16\u00a0tasks"));
+  await waitForWords(page, "Nothing counts as overdue for want of a record.");
+  await act(press(page, "Engine oil and filter: records show it"));
+  await act(page.type("main form input[type=date]", typedDaysAgo(20)));
+  await act(write(page, "At, in km (empty if not known)", "80350"));
+  await act(press(page, "It was done then"));
+  await page.waitForFunction(() => !document.body.innerText.includes("It was done then"));
+  await act(press(page, "Ahead"));
+  await page.waitForSelector("[data-strip]");
+  console.log(`From an empty book to a due list with a right date: ${interactions} interactions.`);
+  expect(interactions).toBeLessThanOrEqual(12);
+  const words = await wordsOf(page, "main");
+  expect(words).toContain("Engine oil and filter");
+  expect(words).not.toContain("overdue");
+});
+
+test("what is still missing of a machine is said at its field, which takes the focus", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/new`);
+  await waitForWords(page, "Fluids of its plate");
+  await press(page, "Add the machine");
+  await waitForWords(page, "Give it a name.");
+  const field = await page.evaluate(() => {
+    const { activeElement } = document;
+    const told = document.getElementById(activeElement?.getAttribute("aria-describedby") ?? "");
+    return [activeElement?.getAttribute("aria-invalid"), told?.textContent];
+  });
+  expect(field).toEqual(["true", "Give it a name."]);
+  await write(page, "Name", "Beck mower");
+  await write(page, "Kind", "mower");
+  const counts = await page.$$eval("[aria-label='engine hours'] select", ([one]) => one?.value);
+  expect(counts).toBe("h");
+});
+
+test("keys pressed while a dialog is being fetched belong to it", async () => {
+  const { page, address } = app();
+  const session = await page.createCDPSession();
+  await page.goto(`${address}ledger`);
+  await waitForWords(page, "Export the book");
+  // What is fetched from now on takes a while.
+  await session.send("Network.emulateNetworkConditions", {
+    ...{ offline: false, latency: 400, downloadThroughput: -1, uploadThroughput: -1 },
+  });
+  await page.keyboard.press("r");
+  await page.keyboard.type("1 8440x", { delay: 10 });
+  await page.keyboard.press("Backspace");
+  await page.waitForSelector("[role=dialog] input");
+  await page.keyboard.type("0");
+  const typed = await page.$eval("[role=dialog] input", (input) => input.value);
+  expect([typed, new URL(page.url()).pathname]).toEqual(["1 84400", "/ledger"]);
+  await session.detach();
+});
+
+test("a dialog gives the focus back to what opened it", async () => {
+  const { page, address } = app();
+  await page.keyboard.press("Escape");
+  for (const [path, opener] of [
+    ["workshop", "Add a person"],
+    ["stores", "Add a part"],
+  ] as const) {
+    await page.goto(`${address}${path}`);
+    await press(page, opener);
+    await page.waitForSelector("[role=dialog]");
+    await page.keyboard.press("Escape");
+    await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
+    expect(await focused(page)).toBe(opener);
+  }
+});

@@ -1,0 +1,94 @@
+import { openDemonstration } from "./application.js";
+import { usedApplication } from "./usedApplication.js";
+
+const app = usedApplication();
+
+const ADDRESSES = [
+  ...["ahead", "ahead/today", "ahead/visits", "ahead/journeys", "yard", "yard/readings"],
+  ...["yard/new", "yard/m-bus", "yard/m-bus/plan", "yard/m-bus/plan/task/new"],
+  ...["yard/m-bus/plan/task/t-bus-oil", "yard/m-bus/plan/take", "yard/m-bus/plan/schools"],
+  ...["yard/m-lorry/plan/baseline", "yard/m-bus/plan/ladder", "yard/m-bus/plate"],
+  ...["yard/m-bus/meters", "yard/m-bus/parts", "yard/m-bus/card", "yard/m-bus/facts", "log/m-bus"],
+  ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
+];
+const LEAST_TARGET = 44;
+const LEAST_TEXT = 16;
+const QUIET_MS = 300;
+
+/** What of a page does not fit its width, is too small for a finger, or has a phone zoom in. */
+function faultsOf(least: number, leastText: number): string[] {
+  const faults: string[] = [];
+  const { scrollWidth, clientWidth } = document.documentElement;
+  if (scrollWidth > clientWidth) faults.push(`${scrollWidth - clientWidth} px too wide`);
+  const pressed = "a, button, input, select, textarea, summary, [role=checkbox], [role=radio]";
+  for (const one of document.querySelectorAll<HTMLElement>(pressed)) {
+    const own = one.getBoundingClientRect();
+    // What is there for readers only, or folded away.
+    if (own.width <= 1 || own.height <= 1) continue;
+    const isTick = one.matches("[type=checkbox], [type=radio], [role=checkbox], [role=radio]");
+    const target = (isTick ? (one.closest("label") ?? one) : one).getBoundingClientRect();
+    const name = one.getAttribute("aria-label") ?? one.textContent.slice(0, 30);
+    if (target.height < least - 0.5) faults.push(`${target.height} px high: ${name}`);
+    const isWritten = one.matches("select, textarea, input:not([type=file])") && !isTick;
+    const size = parseFloat(getComputedStyle(one).fontSize);
+    if (isWritten && size < leastText) faults.push(`${size} px text: ${one.outerHTML}`);
+  }
+  return faults;
+}
+
+/** Waits until nothing of the page has changed for a while: until what is fetched after the first sight is drawn. */
+function quiet(forMs: number): Promise<void> {
+  return new Promise((resolve) => {
+    const done = (): void => {
+      observer.disconnect();
+      resolve();
+    };
+    let timer = setTimeout(done, forMs);
+    const observer = new MutationObserver(() => {
+      clearTimeout(timer);
+      timer = setTimeout(done, forMs);
+    });
+    observer.observe(document.body, { subtree: true, childList: true, attributes: true });
+  });
+}
+
+async function look(width: number, height: number): Promise<Record<string, string[]>> {
+  const { page, address } = app();
+  await page.setViewport({ width, height });
+  const found: Record<string, string[]> = {};
+  for (const path of ADDRESSES) {
+    await page.goto(`${address}${path}`);
+    await page.waitForSelector("main h1");
+    await page.evaluate(quiet, QUIET_MS);
+    const faults = await page.evaluate(faultsOf, LEAST_TARGET, LEAST_TEXT);
+    if (faults.length > 0) found[path] = [...new Set(faults)];
+  }
+  return found;
+}
+
+beforeAll(async () => {
+  await openDemonstration(app());
+});
+
+test("at 390 px every address fits, targets are large enough, and fields have a phone stay as it is", async () => {
+  expect(await look(390, 844)).toEqual({});
+});
+
+test("the table of what is ahead fits 390 px too", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}ahead`);
+  await page.waitForSelector("[data-strip]");
+  await page.evaluate(() => {
+    localStorage.setItem("yonderfell-preferences", JSON.stringify({ aheadAs: "table" }));
+  });
+  await page.reload();
+  await page.waitForSelector("table[role=table] td");
+  expect(await page.evaluate(faultsOf, LEAST_TARGET, LEAST_TEXT)).toEqual([]);
+});
+
+test("at 200 % no address scrolls sideways", async () => {
+  const wide = Object.entries(await look(640, 400)).filter(([, faults]) =>
+    faults.some((fault) => fault.endsWith("too wide")),
+  );
+  expect(wide).toEqual([]);
+});
