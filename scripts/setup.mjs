@@ -5,9 +5,10 @@ import { fileURLToPath } from "node:url";
 /** The folder of the project. */
 export const ROOT = fileURLToPath(new URL("..", import.meta.url));
 
-/** Runs a command in the project with its output shown; answers whether it ended well. */
-export function run(command, args) {
-  return spawnSync(command, args, { cwd: ROOT, stdio: "inherit" }).status === 0;
+/** Runs a command in the project with its output shown, `more` in its environment; answers whether it ended well. */
+export function run(command, args, more = {}) {
+  const env = { ...process.env, ...more };
+  return spawnSync(command, args, { cwd: ROOT, stdio: "inherit", env }).status === 0;
 }
 
 /** Whether what is installed is what the lock file asks for. */

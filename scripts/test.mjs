@@ -2,12 +2,27 @@ import { ensureChromium, ensurePackages, run } from "./setup.mjs";
 
 const npm = (script) => () => run("npm", ["run", "-s", script]);
 
+/** What days depend on where the program runs: tried again on both sides of the date line. */
+const DATED = [
+  ...["core/src/calendar", "core/src/exchange/csv", "core/src/ledger", "web/src/app"],
+  ...["web/src/words", "web/src/places/ahead/takeAway", "web/src/places/ahead/today"],
+];
+const ZONES = ["America/Los_Angeles", "Pacific/Auckland"];
+const inEachZone = () =>
+  ZONES.every((TZ) => {
+    console.log(`Zone ${TZ}`);
+    return run("npm", ["run", "-s", "unit", "--", "--silent", ...DATED], {
+      TZ,
+    });
+  });
+
 const STAGES = [
   ["packages", ensurePackages],
   ["browser", ensureChromium],
   ["types", npm("typecheck")],
   ["lint", npm("lint")],
-  ["unit tests", npm("unit")],
+  ["unit tests", () => run("npm", ["run", "-s", "unit"], { TZ: "UTC" })],
+  ["other time zones", inEachZone],
   ["build", npm("build")],
   ["real interface", npm("e2e")],
 ];

@@ -1,6 +1,7 @@
 import { DEFAULT_PLANNING, settingsOf, type Planning } from "../src/book/settings.js";
 import { addDays, dayOf, formatDay, type DayNumber } from "../src/calendar/dayNumber.js";
-import type { MachinePlan, PlannedVisit } from "../src/plan/visits/planMachine.js";
+import type { MachinePlan } from "../src/plan/visits/planMachine.js";
+import type { PlannedVisit } from "../src/plan/visits/plannedVisit.js";
 import { visitsOfMachine, type PlanSource } from "../src/plan/visits/visitsOfMachine.js";
 import type { Journey } from "../src/book/journey.js";
 import { machineBookOf } from "../src/book/machineBook.js";

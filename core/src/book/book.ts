@@ -18,7 +18,7 @@ import {
 } from "./workshop.js";
 import { machineSchema, type Machine } from "./machine.js";
 import { meterChangeSchema, type MeterChange } from "./meterChange.js";
-import { removedSchema, type Removed } from "./removed.js";
+import { removedSchema, type Removed } from "./removedSchema.js";
 import { readingSchema, type Reading } from "./reading.js";
 import { BOOK_FORMAT, BOOK_VERSION, SECTIONS, type Section } from "./sections.js";
 import { settingsSchema } from "./settingsSchema.js";

@@ -1,24 +1,18 @@
-import { z } from "zod";
 import { fieldsOf, withFieldsSet, type Change } from "./change.js";
-import { nameField } from "./fields.js";
 import { joinedRevisions, nextRevision, revisionOf, type Revision } from "./revision.js";
-import { revisionField } from "./revisionField.js";
-import { SECTIONS, type Section } from "./sections.js";
-
-/** A record that was deleted, so that a hand-over does not bring it back. */
-export const removedSchema = z.looseObject(
-  {
-    section: z.enum(SECTIONS, "the name of a section"),
-    id: nameField,
-    revision: revisionField,
-  },
-  "a record that was deleted",
-);
-export type Removed = z.infer<typeof removedSchema>;
+import type { Removed } from "./removedSchema.js";
+import type { Section } from "./sections.js";
 
 /** What a removal is found by. */
-export const removedKey = ({ section, id }: { readonly section: Section; readonly id: string }) =>
-  JSON.stringify([section, id]);
+export function removedKey({
+  section,
+  id,
+}: {
+  readonly section: Section;
+  readonly id: string;
+}): string {
+  return JSON.stringify([section, id]);
+}
 
 /**
  * The removals of a book after a change: with those it makes, counted as changes of `copy`, and without those it takes
@@ -43,7 +37,7 @@ export function removedAfter(
     else {
       const known = revisionOf(byKey.get(key));
       const revision = joinedRevisions(known, nextRevision(revisionOf(before), copy));
-      byKey.set(key, { section, id, revision: revision as Record<string, number> });
+      byKey.set(key, { section, id, revision: revision });
     }
   }
   return [...byKey.values()];
@@ -55,7 +49,7 @@ export function joinedRemoved(one: readonly Removed[], other: readonly Removed[]
   for (const each of other) {
     const known = byKey.get(removedKey(each));
     const revision: Revision = joinedRevisions(revisionOf(known), revisionOf(each));
-    byKey.set(removedKey(each), { ...each, revision: revision as Record<string, number> });
+    byKey.set(removedKey(each), { ...each, revision: revision });
   }
   return [...byKey.values()];
 }

@@ -1,6 +1,7 @@
 import type { Book, RecordOf } from "../book/book.js";
 import type { RecordChange } from "../book/change.js";
-import { removedKey, type Removed } from "../book/removed.js";
+import { removedKey } from "../book/removed.js";
+import type { Removed } from "../book/removedSchema.js";
 import { compareRevisions, revisionOf } from "../book/revision.js";
 import { SECTIONS, type Section } from "../book/sections.js";
 import type { Conflict } from "./mergePlan.js";

@@ -1,5 +1,5 @@
 import type { RecordOf } from "../book/book.js";
-import type { Removed } from "../book/removed.js";
+import type { Removed } from "../book/removedSchema.js";
 import type { FieldChange, RecordChange } from "../book/change.js";
 import type { DatedSection, Section } from "../book/sections.js";
 

@@ -48,12 +48,16 @@ function handedOver(ours: Book, theirs: Book, copy: Copy, sides: readonly Side[]
 }
 
 const step = fc.oneof(
-  fc.record({ do: fc.constant("correct"), copy: fc.constantFrom("a", "b"), which: fc.nat(3) }),
-  fc.record({ do: fc.constant("export"), copy: fc.constantFrom("a", "b") }),
+  fc.record({
+    do: fc.constant("correct"),
+    copy: fc.constantFrom<Copy>("a", "b"),
+    which: fc.nat(3),
+  }),
+  fc.record({ do: fc.constant("export"), copy: fc.constantFrom<Copy>("a", "b") }),
   fc.record({
     do: fc.constant("take"),
-    copy: fc.constantFrom("a", "b"),
-    sides: fc.array(fc.constantFrom("ours", "theirs"), { minLength: 1, maxLength: 3 }),
+    copy: fc.constantFrom<Copy>("a", "b"),
+    sides: fc.array(fc.constantFrom<Side>("ours", "theirs"), { minLength: 1, maxLength: 3 }),
   }),
 );
 
@@ -64,11 +68,11 @@ test("whatever was corrected where, every choice that a hand-over offers is poss
       // What was handed over last: the other copy may have gone on since.
       const files: Record<Copy, Book> = { a: BASE, b: BASE };
       for (const [at, one] of steps.entries()) {
-        const copy = one.copy as Copy;
+        const { copy } = one;
         const other = copy === "a" ? "b" : "a";
         if ("which" in one) copies[copy] = corrected(copies[copy], one.which, `${copy}${at}`);
         else if ("sides" in one) {
-          copies[copy] = handedOver(copies[copy], files[other], copy, one.sides as Side[]);
+          copies[copy] = handedOver(copies[copy], files[other], copy, one.sides);
         } else files[copy] = copies[copy];
       }
       const a = handedOver(copies.a, copies.b, "a", ["ours"]);

@@ -4,7 +4,8 @@ import { applyChange, type Change, type FieldChange, type RecordChange } from ".
 import type { DatedRecord } from "../book/dated.js";
 import type { BookIssue } from "../book/issue.js";
 import { numbered } from "../book/numbered.js";
-import { joinedRemoved, removedKey, type Removed } from "../book/removed.js";
+import { joinedRemoved, removedKey } from "../book/removed.js";
+import type { Removed } from "../book/removedSchema.js";
 import { referenceIssues } from "../book/references.js";
 import { failure, success, type Result } from "../book/result.js";
 import {
@@ -128,7 +129,7 @@ function deletionOf(conflict: Conflict, choices: Choices, copy: string): Removed
   const chosen = choices.get(conflict.key) === "theirs" ? theirs : ours;
   if (chosen !== null) return [];
   const joined = joinedRevisions(revisionOf(ours ?? theirs), revisionOf(removal));
-  return [{ ...removal, revision: nextRevision(joined, copy) as Record<string, number> }];
+  return [{ ...removal, revision: nextRevision(joined, copy) }];
 }
 
 /** The deletions that both copies know, as far as what was deleted is not there again. */

@@ -95,7 +95,7 @@ function fixedDates(book: MachineBook, { validUntil }: LogWorkInput): RecordChan
       name,
       limits.map((limit) => (isMeterLimit(limit) ? limit : { ...limit, from: formatDay(day) })),
     ]);
-    const after: Task = { ...task, regimes: Object.fromEntries(regimes) };
+    const after = { ...task, regimes: Object.fromEntries(regimes) as Task["regimes"] };
     return [{ section: "tasks", id, before: task, after }];
   });
 }

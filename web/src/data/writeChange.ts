@@ -172,7 +172,7 @@ export async function writeChange(
 /** Writes the fields that a change sets, and what it deletes among what was deleted. */
 async function writeHead(database: BookDatabase, change: Change): Promise<void> {
   const before = await headOf(database);
-  const copy = String((await database.facts.get("copy"))?.value ?? "");
+  const copy = ((await database.facts.get("copy"))?.value ?? "") as string;
   const value = headAfter(before, change, copy);
   if (value !== before) await database.facts.put({ key: "head", value });
 }

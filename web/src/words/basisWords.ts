@@ -40,23 +40,8 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
       return [`Last done ${doneWords(basis.last, limit, place)}.`, rule(limit, place)];
     case "never-done":
       return [`Never done; counted from ${startWords(limit)}.`, rule(limit, place)];
-    case "grid": {
-      const last =
-        basis.last === null
-          ? "Never done."
-          : `Last done ${doneWords(basis.last, limit, place)}, which counts for ${gridPointWords(limit, place)}.`;
-      const first =
-        basis.first === undefined
-          ? []
-          : [
-              `Nothing else fixes its points, so they are counted from the first time it was done, ${doneWords(basis.first, limit, place)}.`,
-            ];
-      return [
-        last,
-        ...first,
-        `On fixed points, ${intervalWords(limit, place.machine)}: ${dueWords(limit, place)}.`,
-      ];
-    }
+    case "grid":
+      return gridWords(limit, basis, place);
     case "history-unknown":
       return [
         "No record of it, and the machine came without its history: no date can be given. Log it once it is done, or enter what the papers say.",
@@ -93,6 +78,25 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
         `${taskName(basis.task, place)} was done ${fullDate(basis.by.day)} and this after it, ${doneWords(basis.last, limit, place)}. Nothing is due until it is done again.`,
       ];
   }
+}
+
+function gridWords(
+  limit: LimitReckoning,
+  { last, first }: Extract<LimitReckoning["basis"], { code: "grid" }>,
+  place: Place,
+): string[] {
+  const done =
+    last === null
+      ? "Never done."
+      : `Last done ${doneWords(last, limit, place)}, which counts for ${gridPointWords(limit, place)}.`;
+  const from =
+    first === undefined
+      ? []
+      : [
+          `Nothing else fixes its points, so they are counted from the first time it was done, ${doneWords(first, limit, place)}.`,
+        ];
+  const rule = `On fixed points, ${intervalWords(limit, place.machine)}: ${dueWords(limit, place)}.`;
+  return [done, ...from, rule];
 }
 
 function testedWords(

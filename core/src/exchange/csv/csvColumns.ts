@@ -34,7 +34,12 @@ const column = (
   isNeeded = false,
 ): CsvColumn => ({ key, title, also, holds, isNeeded });
 
-const MACHINE_WORDS = ["tag", "fleet number", "fleet no", "unit number", "vehicle", "asset"];
+const MACHINE_WORDS = [
+  ...["tag", "fleet number", "fleet no", "unit number", "unit no", "vehicle", "asset"],
+  ...["vehicle number", "vehicle no", "machine number", "machine no", "asset number", "asset no"],
+  // What it is called by where it has no number of the house.
+  ...["registration", "registration number", "registration no", "reg no", "number plate"],
+];
 const MACHINE = column("machine", "Machine", MACHINE_WORDS);
 const MACHINE_ID = column("machineId", "Machine id");
 const REST = column("rest", "Everything else");
@@ -51,13 +56,23 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
   machines: [
     column("tag", "Tag", ["machine", ...MACHINE_WORDS.slice(1), "number"]),
     column("name", "Name", ["called"]),
-    column("kind", "Kind", ["type", "class", "category"]),
+    column("kind", "Kind", ["type", "vehicle type", "machine type", "class", "category"]),
     column("description", "Description", ["make and model", "model", "make"]),
     column("variant", "Variant", ["engine"]),
-    column("vin", "VIN", ["vehicle identification number", "chassis number"]),
+    column("vin", "VIN", [
+      "vehicle identification number",
+      "vin number",
+      "vin no",
+      "chassis number",
+    ]),
     column("serial", "Serial number", ["serial", "serial no"]),
     column("place", "Place", ["location", "site", "depot", "kept at"]),
-    column("inService", "In service", ["in service since", "first used"], "date"),
+    column(
+      "inService",
+      "In service",
+      ["in service since", "first used", "first registered", "first registration", "registered on"],
+      "date",
+    ),
     column("acquired", "Acquired", ["bought", "purchased", "purchase date"], "date"),
     column("history", "History", ["records"]),
     column("regime", "School", ["regime", "schedule"]),

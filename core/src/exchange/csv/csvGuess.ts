@@ -38,6 +38,7 @@ const plain = (heading: string): string =>
 const EXACT = 3;
 const KNOWN = 2;
 const WITHIN = 1;
+const SHORT_WORD = 3;
 
 /** How well a heading names a column: 0 not at all. */
 function likeness(heading: string, column: CsvColumn): number {
@@ -45,7 +46,9 @@ function likeness(heading: string, column: CsvColumn): number {
   if (heading === plain(column.title)) return EXACT;
   if (column.also.includes(heading)) return KNOWN;
   const words = ` ${heading} `;
-  const within = [plain(column.title), ...column.also].some((name) => words.includes(` ${name} `));
+  // A short word within a longer heading says little: *last done at km* is no milestone.
+  const names = [plain(column.title), ...column.also].filter((name) => name.length > SHORT_WORD);
+  const within = names.some((name) => words.includes(` ${name} `));
   return within ? WITHIN : 0;
 }
 

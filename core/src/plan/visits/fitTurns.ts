@@ -1,7 +1,7 @@
 import type { Visit } from "../../book/visit.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { firstOn, lastUpTo } from "./candidates.js";
-import type { PlannedVisit } from "./planMachine.js";
+import type { PlannedVisit } from "./plannedVisit.js";
 import { isAllowed, turnKey, type Turn } from "./turn.js";
 
 /** A turn as it is, and with the days that the search for the cheapest ones is to take it on. */

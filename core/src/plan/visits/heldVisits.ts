@@ -2,7 +2,7 @@ import type { TaskId } from "../../book/ids.js";
 import type { ChosenTurn, Visit } from "../../book/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
-import type { PlannedVisit } from "./planMachine.js";
+import type { PlannedVisit } from "./plannedVisit.js";
 import { turnKey, turnOn, type Turn } from "./turn.js";
 
 /** How often a task was done since something was decided on. */

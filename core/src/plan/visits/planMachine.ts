@@ -1,5 +1,4 @@
 import { partition } from "es-toolkit";
-import type { TaskId } from "../../book/ids.js";
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import type { Visit } from "../../book/visit.js";
@@ -9,25 +8,12 @@ import { candidateDays } from "./candidates.js";
 import { cheapestDays } from "./cheapestDays.js";
 import { fitTurns, type FittedTurn } from "./fitTurns.js";
 import { heldVisits, undoneTasks } from "./heldVisits.js";
+import type { PlannedVisit } from "./plannedVisit.js";
 import { planIssuesOf, type PlanIssue } from "./planIssues.js";
 import { spareDays } from "./spareDays.js";
 import type { Turn } from "./turn.js";
 import type { MachineTurns } from "./turnsOf.js";
 import type { VisitDay } from "./visitDay.js";
-
-/** A visit as the plan has it: one the book holds, or one proposed. */
-export interface PlannedVisit {
-  readonly day: DayNumber;
-  /** The visit of the book; null where it is only proposed. */
-  readonly visit: Visit | null;
-  /** The turns it does. */
-  readonly turns: readonly Turn[];
-  /** Tasks of a visit of the book that have no turn ahead, or are done already. */
-  readonly others: readonly TaskId[];
-  /** Turns that would be cheapest done in it too, and are not in it yet; none in a proposed one. */
-  readonly fitting: readonly Turn[];
-  readonly isOutside: boolean;
-}
 
 /** What is planned and proposed for one machine. */
 export interface MachinePlan {

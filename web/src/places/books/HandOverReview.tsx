@@ -31,13 +31,7 @@ export function HandOverReview({
   readonly comparison: Comparison;
   readonly onDone: (words: string) => void;
 }): ReactElement {
-  const machines = useAppSelector((state) => state.board.machines);
-  const { storage } = useBook();
-  const known = useLiveQuery(async () => {
-    const lists = await Promise.all(NAMED.map((section) => storage.list(section)));
-    return lists.flat() as readonly NamedRecord[];
-  }, [storage]);
-  const names = useMemo(() => namesOf(machines, plan, known), [machines, plan, known]);
+  const names = useNames(plan);
   const [choices, setChoices] = useState<Choices>(new Map());
   const { failure, take } = useTake(file, choices, onDone);
   const open = plan.conflicts.flatMap(choicesOf).filter((key) => !choices.has(key));
@@ -85,6 +79,17 @@ export function HandOverReview({
       </div>
     </div>
   );
+}
+
+/** Names for what the two copies speak of. */
+function useNames(plan: Comparison["plan"]): ReadonlyMap<string, string> {
+  const { storage } = useBook();
+  const machines = useAppSelector((state) => state.board.machines);
+  const known = useLiveQuery(async (): Promise<readonly NamedRecord[]> => {
+    const lists = await Promise.all(NAMED.map((section) => storage.list(section)));
+    return lists.flat();
+  }, [storage]);
+  return useMemo(() => namesOf(machines, plan, known), [machines, plan, known]);
 }
 
 function Unrelated({ file }: { readonly file: string }): ReactElement {

@@ -56,11 +56,7 @@ export function LogWorkForm(start: LogStart): ReactElement {
             />
           </label>
           <InTheWay state={state} />
-          <p className="min-h-5 text-fine text-quiet" role="status">
-            {state.draft.isKept && "What you have written is kept, not yet in the log."}
-            {state.draft.failure !== "" &&
-              `What you have written is not kept if this page is closed: ${state.draft.failure}.`}
-          </p>
+          <DraftNote draft={state.draft} />
         </div>
       </div>
       <FormFoot>
@@ -73,6 +69,17 @@ export function LogWorkForm(start: LogStart): ReactElement {
         </button>
       </FormFoot>
     </form>
+  );
+}
+
+/** Whether what is written would survive a closed lid. */
+function DraftNote({ draft }: Pick<LogFormState, "draft">): ReactElement {
+  return (
+    <p className="min-h-5 text-fine text-quiet" role="status">
+      {draft.isKept && "What you have written is kept, not yet in the log."}
+      {draft.failure !== "" &&
+        `What you have written is not kept if this page is closed: ${draft.failure}.`}
+    </p>
   );
 }
 

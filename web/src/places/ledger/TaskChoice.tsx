@@ -36,17 +36,8 @@ export function TaskChoice(props: TaskChoiceProps): ReactElement {
   );
 }
 
-function TaskLine({
-  task,
-  outlook,
-  chosen,
-  tests,
-  onChange,
-  onTests,
-  papers,
-  onPapers,
-  today,
-}: TaskChoiceProps & { readonly task: TaskReckoning }): ReactElement {
+function TaskLine(props: TaskChoiceProps & { readonly task: TaskReckoning }): ReactElement {
+  const { task, outlook, chosen, tests, onChange, onTests, papers, onPapers, today } = props;
   const { id, name } = task.task;
   const isDone = chosen.includes(id);
   const test = tests.find((one) => one.task === id);
@@ -85,17 +76,7 @@ function TaskLine({
           </button>
         )}
       </div>
-      {isDone && papers !== null && mayHoldUntil(task.task) && (
-        <div className="max-w-60 pb-3 pl-11">
-          <DayField
-            label="Valid until, as its papers say"
-            value={papers.find((one) => one.task === id)?.date ?? ""}
-            onChange={(date) =>
-              onPapers([...papers.filter((one) => one.task !== id), { task: id, date }])
-            }
-          />
-        </div>
-      )}
+      {isDone && <Paper task={task} papers={papers} onPapers={onPapers} />}
       {test !== undefined && (
         <TestFields
           test={test}
@@ -106,6 +87,28 @@ function TaskLine({
         />
       )}
     </li>
+  );
+}
+
+/** Until when the papers of a task on fixed dates say that it holds. */
+function Paper({
+  task: { task },
+  papers,
+  onPapers,
+}: Pick<TaskChoiceProps, "papers" | "onPapers"> & {
+  readonly task: TaskReckoning;
+}): ReactElement | null {
+  if (papers === null || !mayHoldUntil(task)) return null;
+  const { id } = task;
+  const others = papers.filter((one) => one.task !== id);
+  return (
+    <div className="max-w-60 pb-3 pl-11">
+      <DayField
+        label="Valid until, as its papers say"
+        value={papers.find((one) => one.task === id)?.date ?? ""}
+        onChange={(date) => onPapers([...others, { task: id, date }])}
+      />
+    </div>
   );
 }
 

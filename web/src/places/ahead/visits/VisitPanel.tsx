@@ -28,7 +28,7 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
     <div
       role="group"
       aria-label={`Visit of ${visit.of.machine.tag} on ${weekdayDate(visit.day, today)}`}
-      className="mb-2 ml-5 space-y-3 border-l-4 border-hairline bg-raised px-4 py-3 max-sm:ml-0"
+      className="mb-2 ml-5 space-y-3 border-l-4 border-hairline bg-raised px-4 py-3 max-md:ml-0"
     >
       <Work {...props} ticked={ticked} onTick={setTicked} />
       <p>
@@ -81,7 +81,7 @@ export function logPath({ of, turns, planned }: ListedVisit): string {
 
 /** A task of a visit: its name, date, cost and what can be done with it; on a narrow screen in two lines. */
 const ROW =
-  "grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline max-sm:grid-cols-[1fr_auto]";
+  "grid grid-cols-[minmax(14rem,22rem)_7rem_1fr_auto] items-center gap-x-4 border-t border-hairline max-md:grid-cols-[1fr_auto]";
 
 type Ticking = VisitPanelProps & {
   readonly ticked: readonly TaskId[];
@@ -122,7 +122,7 @@ function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
   ];
   return (
     <li className={`${ROW} first:border-t-0`}>
-      <label className="flex min-h-9 items-center gap-2.5 font-medium max-sm:min-h-12">
+      <label className="flex min-h-9 items-center gap-2.5 font-medium max-md:min-h-12">
         {countOf(visit) > 1 && (
           <input
             type="checkbox"
@@ -136,7 +136,7 @@ function Turn(props: Ticking & { readonly share: TurnShare }): ReactElement {
         )}
         {nameOf(task)}
       </label>
-      <span className="tabular-nums max-sm:text-right">{`due ${shortDate(due, today)}`}</span>
+      <span className="tabular-nums max-md:text-right">{`due ${shortDate(due, today)}`}</span>
       <span className={`flex-1 ${isLate ? "font-semibold text-overdue" : "text-quiet"}`}>
         {words.join("; ")}
       </span>
@@ -156,7 +156,7 @@ function LeaveOut({
     <button
       type="button"
       aria-label={`Leave out ${nameOf(task)}`}
-      className="min-h-9 px-2 text-clear underline max-sm:min-h-12"
+      className="min-h-9 px-2 text-clear underline max-md:min-h-12"
       onClick={() => void changes.leaveOut(visit, task)}
     >
       Leave out
@@ -176,7 +176,7 @@ function Fitting({ visit, nameOf, today, changes }: VisitPanelProps): ReactEleme
             <button
               type="button"
               aria-label={`Add ${nameOf(task)}`}
-              className="inline-flex min-h-9 items-center gap-1 px-2 text-clear underline max-sm:min-h-12"
+              className="inline-flex min-h-9 items-center gap-1 px-2 text-clear underline max-md:min-h-12"
               onClick={() => void changes.add(visit, task, turn)}
             >
               <Plus size={15} aria-hidden="true" />

@@ -37,7 +37,7 @@ export function VisitRow(props: VisitRowProps): ReactElement {
           {...listeners}
           aria-hidden="true"
           title="Drag to another week"
-          className="flex h-11 cursor-grab touch-none items-center text-quiet max-sm:invisible"
+          className="flex h-11 cursor-grab touch-none items-center text-quiet max-md:invisible"
         >
           <GripVertical size={16} />
         </span>
@@ -67,19 +67,19 @@ function Line(props: VisitRowProps): ReactElement {
       data-visit={visit.key}
       aria-expanded={isOpen}
       onClick={onOpen}
-      className="grid min-h-11 grid-cols-[6.5rem_minmax(7rem,12rem)_1fr_auto] items-baseline gap-x-4 py-2 text-left max-sm:grid-cols-[1fr_auto]"
+      className="grid min-h-11 grid-cols-[6.5rem_minmax(7rem,12rem)_1fr_auto] items-baseline gap-x-4 py-2 text-left max-md:grid-cols-[1fr_auto]"
     >
       <span className="font-semibold tabular-nums">{weekdayDate(visit.day, today)}</span>
-      <span className="max-sm:order-3 max-sm:col-span-2">
+      <span className="max-md:order-3 max-md:col-span-2">
         <span className="mr-2 font-mono font-bold">{machine.tag}</span>
         {machine.name}
       </span>
-      <span className="max-sm:order-4 max-sm:col-span-2">{names.join(" · ")}</span>
-      <span className="flex items-baseline justify-end gap-x-4 text-quiet tabular-nums max-sm:order-2">
+      <span className="max-md:order-4 max-md:col-span-2">{names.join(" · ")}</span>
+      <span className="flex items-baseline justify-end gap-x-4 text-quiet tabular-nums max-md:order-2">
         <span className="w-14 text-right">
           {visit.isOutside ? "outside" : hours > 0 ? hoursWords(hours) : ""}
         </span>
-        <span className="w-16 text-right max-sm:hidden">
+        <span className="w-16 text-right max-md:hidden">
           {roundMoney(costOn(visit, visit.day, planning).total, currency)}
         </span>
         <span

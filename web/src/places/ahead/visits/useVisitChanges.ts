@@ -68,6 +68,15 @@ function moved(visit: ListedVisit, day: DayNumber): Change {
   return held === null ? accepted(visit, { day }) : moveVisit(held, day);
 }
 
+/** Some tasks of a visit in one of their own on another day. */
+function parted(visit: ListedVisit, tasks: readonly TaskId[], day: DayNumber): Change {
+  const { visit: held } = visit.planned;
+  if (held !== null) return splitVisit(held, tasks, day, contextOf(visit));
+  const stays = tasksOf(visit).filter((one) => !tasks.includes(one));
+  const both = [written(visit, { tasks: stays }), written(visit, { tasks, day })];
+  return acceptVisits(both, contextOf(visit));
+}
+
 function movedAll(moves: readonly VisitMove[]): Change {
   const records = moves.flatMap(({ visit, day }) => moved(visit, day).records);
   return { command: "move-visit", records };
@@ -142,15 +151,7 @@ export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges
       return apply(change, `Left out of ${tagOf(visit)} on ${on(visit.planned.day)}.`);
     },
     split: (visit, tasks, day) => {
-      const { visit: held } = visit.planned;
-      const stays = tasksOf(visit).filter((one) => !tasks.includes(one));
-      const change =
-        held === null
-          ? acceptVisits(
-              [written(visit, { tasks: stays }), written(visit, { tasks, day })],
-              contextOf(visit),
-            )
-          : splitVisit(held, tasks, day, contextOf(visit));
+      const change = parted(visit, tasks, day);
       return apply(change, `${tagOf(visit)} has two visits now.`);
     },
     note: (visit, note) => applyHeld(visit, (held) => noteVisit(held, note), "The note is kept."),

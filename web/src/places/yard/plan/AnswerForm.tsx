@@ -14,23 +14,14 @@ import { useState, type FormEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
-import { useModel, type Field } from "../../../ui/useModel.js";
+import { useModel, type Field, type FormModel } from "../../../ui/useModel.js";
 import { typedNumber } from "../../../words/writing.js";
 import { reckonedTexts } from "../../ledger/logModel.js";
 
 /** A decision that asks for more: when and by which record, or what was seen. */
 export type Asked = "done" | "judged-sound";
 
-/** When the records say it was done, at what figures; or, judged sound, what was seen. */
-export function AnswerForm({
-  asks,
-  tasks,
-  book,
-  settings,
-  today,
-  onDecide,
-  onLeave,
-}: {
+interface AnswerFormProps {
   readonly asks: Asked;
   /** The tasks that are decided. */
   readonly tasks: readonly TaskId[];
@@ -39,27 +30,48 @@ export function AnswerForm({
   readonly today: DayNumber;
   readonly onDecide: (decision: BaselineDecision) => Promise<void>;
   readonly onLeave: () => void;
-}): ReactElement {
-  const meters = book.machines[0].meters ?? [];
-  const reckoned = (day: DayNumber): ReadonlyMap<MeterId, string> =>
-    reckonedTexts(book, settings, day, today);
+}
+
+/** What the form says, and the way to decide by it. */
+function useAnswer({ asks, tasks, book, settings, today, onDecide }: AnswerFormProps): {
+  readonly field: FormModel<Answer>["field"];
+  readonly texts: ReadonlyMap<string, string>;
+  readonly setTexts: (texts: ReadonlyMap<string, string>) => void;
+  readonly hasFollowUps: boolean;
+  readonly save: (event: FormEvent) => void;
+} {
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
-  const { model, field } = useModel(() => ({
+  const { model, field } = useModel<Answer>(() => ({
     ...{ date: formatDay(today), note: "", followUpsDone: true },
   }));
   const hasFollowUps = book.tasks.some(({ follows }) => follows && tasks.includes(follows.task));
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    const day = parseDay(model.date) ?? today;
+    const { note } = model;
     if (asks === "judged-sound") {
-      const figures = figuresFrom(reckoned(today), true);
-      void onDecide({ code: "judged-sound", figures, note: model.note });
-    } else
-      void onDecide({
-        ...{ code: "done", day, figures: figuresFrom(texts, false), note: model.note },
-        followUpsDone: hasFollowUps && model.followUpsDone,
-      });
+      const figures = figuresFrom(reckonedTexts(book, settings, today, today), true);
+      void onDecide({ code: "judged-sound", figures, note });
+      return;
+    }
+    const day = parseDay(model.date) ?? today;
+    const followUpsDone = hasFollowUps && model.followUpsDone;
+    const figures = figuresFrom(texts, false);
+    void onDecide({ code: "done", day, figures, note, followUpsDone });
   };
+  return { field, texts, setTexts, hasFollowUps, save };
+}
+
+interface Answer {
+  readonly date: string;
+  readonly note: string;
+  readonly followUpsDone: boolean;
+}
+
+/** When the records say it was done, at what figures; or, judged sound, what was seen. */
+export function AnswerForm(props: AnswerFormProps): ReactElement {
+  const { asks, book, today, onLeave } = props;
+  const { field, texts, setTexts, hasFollowUps, save } = useAnswer(props);
+  const meters = book.machines[0].meters ?? [];
   return (
     <form
       onSubmit={save}

@@ -8,11 +8,11 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { useAppSelector } from "../../../app/store.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField } from "../../../ui/fields.js";
 import { fullDate } from "../../../words/format.js";
 import { dueWords } from "../../../words/moves.js";
 import { AnswerForm, type Asked } from "./AnswerForm.js";
+import { DecisionButtons } from "./DecisionButtons.js";
 import { useDeciding } from "./useDeciding.js";
 
 interface RowProps {
@@ -36,16 +36,6 @@ export function BaselineRow(props: RowProps): ReactElement {
   const choose = async (decision: BaselineDecision): Promise<void> => {
     if (await decide(decision)) setAsks(null);
   };
-  const button = (words: string, act: () => void): ReactElement => (
-    <button
-      type="button"
-      className={QUIET_BUTTON}
-      aria-label={`${task.name}: ${words}`}
-      onClick={act}
-    >
-      {words}
-    </button>
-  );
   return (
     <li className="border-t border-hairline py-2">
       <div className="flex flex-wrap items-center gap-x-4">
@@ -65,13 +55,16 @@ export function BaselineRow(props: RowProps): ReactElement {
       </div>
       {(isOpen || answer.code === "do-now") && asks === null && (
         <div className="mt-1 flex flex-wrap gap-2">
-          {answer.code !== "do-now" && button("do now", () => void choose({ code: "do-now" }))}
-          {button("records show it", () => setAsks("done"))}
-          {button("judged sound", () => setAsks("judged-sound"))}
-          {(machine.machine.inService ?? null) !== null &&
-            button("not due yet", () => void choose({ code: "from-new", note: "" }))}
-          {answer.code === "open" &&
-            button("leave unknown", () => void choose({ code: "leave-unknown" }))}
+          <DecisionButtons
+            name={task.name}
+            machine={machine.machine}
+            decisions={[
+              ...(answer.code === "do-now" ? [] : ["do-now" as const]),
+              ...(answer.code === "open" ? ["leave-unknown" as const] : []),
+            ]}
+            onAsk={setAsks}
+            onDecide={(decision) => void choose(decision)}
+          />
         </div>
       )}
       {asks !== null && (

@@ -10,17 +10,11 @@ import { useAppSelector } from "../../../app/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { AnswerForm, type Asked } from "./AnswerForm.js";
+import { DecisionButtons } from "./DecisionButtons.js";
 import { useDeciding } from "./useDeciding.js";
 
 /** Decides several tasks in one go: those of one date, or those that are judged alike. */
-export function BaselineTogether({
-  ticked,
-  open,
-  book,
-  settings,
-  machine,
-  onTick,
-}: {
+export function BaselineTogether(props: {
   readonly ticked: readonly TaskId[];
   /** The tasks that can be ticked. */
   readonly open: readonly TaskId[];
@@ -29,6 +23,7 @@ export function BaselineTogether({
   readonly machine: BoardMachine;
   readonly onTick: (tasks: readonly TaskId[]) => void;
 }): ReactElement | null {
+  const { ticked, open, book, settings, machine, onTick } = props;
   const today = useAppSelector((state) => state.session.today);
   const [asks, setAsks] = useState<Asked | null>(null);
   const name = counted(ticked.length, "task");
@@ -40,11 +35,6 @@ export function BaselineTogether({
     onTick([]);
   };
   const isAll = ticked.length === open.length;
-  const button = (words: string, act: () => void): ReactElement => (
-    <button type="button" className={QUIET_BUTTON} aria-label={`${name}: ${words}`} onClick={act}>
-      {words}
-    </button>
-  );
   return (
     <div role="group" aria-label="Several in one go" className="border-t border-hairline py-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -56,10 +46,13 @@ export function BaselineTogether({
         ) : (
           <>
             <span>{`${name} in one go:`}</span>
-            {button("records show it", () => setAsks("done"))}
-            {button("judged sound", () => setAsks("judged-sound"))}
-            {(machine.machine.inService ?? null) !== null &&
-              button("not due yet", () => void choose({ code: "from-new", note: "" }))}
+            <DecisionButtons
+              name={name}
+              machine={machine.machine}
+              decisions={[]}
+              onAsk={setAsks}
+              onDecide={(decision) => void choose(decision)}
+            />
           </>
         )}
       </div>

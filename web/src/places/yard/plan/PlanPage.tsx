@@ -3,8 +3,6 @@ import {
   laddersOf,
   limitsInForce,
   SCHOOLS,
-  takeOnMachine,
-  tasksWithoutStart,
   type BoardMachine,
   type LadderStep,
   type Machine,
@@ -14,9 +12,8 @@ import {
 } from "@yonderfell/core";
 import { ListPlus, Plus, Scale } from "lucide-react";
 import type { ReactElement } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { useAppSelector } from "../../../app/store.js";
-import { usePerform } from "../../../app/usePerform.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { Cairn } from "../../../ui/Cairn.js";
@@ -26,6 +23,7 @@ import { STATUS_WORD } from "../../../words/statusWords.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { WithoutStart } from "./WithoutStart.js";
 import { TakeTasks } from "./TakePlan.js";
 import { Reminders } from "./Reminders.js";
 
@@ -194,30 +192,6 @@ function TakingOn({ book }: { readonly book: MachineBook }): ReactElement | null
       <Link to={machinePath(machine.id, "/plan/baseline")} className={`${QUIET_BUTTON} ml-auto`}>
         {baseline ? "Go on taking it on" : "Take it on, task by task"}
       </Link>
-    </p>
-  );
-}
-
-/** The way to the same sheet for a machine of known history that has tasks nothing tells the last time of. */
-function WithoutStart({ book }: { readonly book: MachineBook }): ReactElement | null {
-  const today = useAppSelector((state) => state.session.today);
-  const lacking = tasksWithoutStart(book, today);
-  const [machine] = book.machines;
-  const perform = usePerform();
-  const navigate = useNavigate();
-  if (lacking.length === 0) return null;
-  const takeOn = async (): Promise<void> => {
-    const result = await perform(machine.id, takeOnMachine);
-    if (result.ok) await navigate(machinePath(machine.id, "/plan/baseline"));
-  };
-  return (
-    <p className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-rule py-2">
-      <span>
-        {`${counted(lacking.length, "task")} without any record ${lacking.length === 1 ? "counts" : "count"} from when it was new.`}
-      </span>
-      <button type="button" className={`${QUIET_BUTTON} ml-auto`} onClick={() => void takeOn()}>
-        Say what they start from
-      </button>
     </p>
   );
 }
