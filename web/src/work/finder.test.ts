@@ -49,6 +49,27 @@ test("all words must fit, begun or with a slip of the finger", async () => {
   expect(await titles("zzz")).toEqual([]);
 });
 
+test("a point of the plate is found by its name, with its torque and its tool, as soon as it is written down", async () => {
+  const points = (BOOK.servicePoints ?? []).filter(({ machine }) => machine === BUS);
+  const [drain] = points.filter(({ purpose, torque }) => purpose === "drain" && torque);
+  if (drain === undefined) throw new Error("the bus has a drain plug with a torque");
+  const found = (await finder.find(`07 ${drain.name} torque`, 30)).find(
+    ({ kind }) => kind === "point",
+  );
+  expect(found).toMatchObject({ id: drain.id, machine: BUS, tag: "07" });
+  expect(found?.detail).toContain("N·m");
+  const records = [
+    {
+      section: "servicePoints" as const,
+      id: drain.id,
+      before: drain,
+      after: { ...drain, name: "Mudgate plug" },
+    },
+  ];
+  await storage.apply({ command: "keep", records }, "2026-11-23T10:00:00.000Z");
+  expect((await titles("mudgate"))[0]).toBe("point 07 Mudgate plug");
+});
+
 test("an entry is found by its day and by its note as soon as it is logged, and no longer when it is corrected or taken back", async () => {
   const id = await note("Sidelight bulb renewed");
   expect(await titles("sidelight")).toEqual(["entry 07 Sidelight bulb renewed"]);

@@ -3,19 +3,22 @@ import {
   dayOf,
   partsFromDay,
   type Entry,
+  type Machine,
   type MachineBook,
   type MachineId,
   type Part,
   type Product,
   type Section,
+  type ServicePoint,
 } from "@yonderfell/core";
 import MiniSearch from "minisearch";
+import { quantityWords } from "../words/quantityWords.js";
 import { entryTitle } from "../words/entryWords.js";
 import type { BoardSource } from "../data/bookStorage.js";
 
 /** Something of the book that can be found. */
 export interface Found {
-  readonly kind: "machine" | "task" | "part" | "fluid" | "entry";
+  readonly kind: "machine" | "task" | "point" | "part" | "fluid" | "entry";
   /** Its own id. */
   readonly id: string;
   /** Null for a part and a fluid, which belong to no one machine. */
@@ -38,7 +41,7 @@ type Scored = Found & { readonly score: number };
 const FITS_AS_WELL = 0.4;
 
 /** Of the same words a machine is meant before a task of it, and that before a part or an entry. */
-const WEIGHT = { machine: 3, task: 2, part: 1.5, fluid: 1.5, entry: 1 } as const;
+const WEIGHT = { machine: 3, task: 2, point: 1.5, part: 1.5, fluid: 1.5, entry: 1 } as const;
 const MACHINES_AT_ONCE = 20;
 const MONTHS = [
   ...["January", "February", "March", "April", "May", "June", "July"],
@@ -115,10 +118,23 @@ export class Finder {
     const documents = [
       ...(await storage.list("parts")).map((part) => partDocument(part, takers.get(part.id) ?? [])),
       ...(await storage.list("products")).map(productDocument),
+      ...(await this.pointDocuments(machines)),
     ];
     this.index.discardAll(this.storesKeys);
     this.index.addAll(documents);
     this.storesKeys = documents.map((document) => document.key);
+  }
+
+  /** The service points of plates: what is found is its torque, its tool and its seal. */
+  private async pointDocuments(machines: readonly Machine[]): Promise<Document[]> {
+    const { storage } = this;
+    const byId = new Map(machines.map((machine) => [machine.id, machine]));
+    const systems = new Map((await storage.list("fluids")).map(({ id, system }) => [id, system]));
+    return (await storage.list("servicePoints")).flatMap((point) => {
+      const machine = byId.get(point.machine);
+      const system = point.fluid ? (systems.get(point.fluid) ?? "") : "";
+      return machine === undefined ? [] : pointDocument(point, machine, system);
+    });
   }
 
   private forget(machine: MachineId): void {
@@ -136,7 +152,7 @@ export class Finder {
   }
 }
 
-const STORES: readonly Section[] = ["parts", "products", "fitments"];
+const STORES: readonly Section[] = ["parts", "products", "fitments", "servicePoints", "fluids"];
 const isOfTheStores = ({ section }: { readonly section: Section }): boolean =>
   STORES.includes(section);
 
@@ -153,6 +169,25 @@ function partDocument(part: Part, takers: readonly string[]): Document {
     title: `${name} ${number}`,
     detail: (supersededBy ?? "") === "" ? (kind ?? "") : `order ${supersededBy} instead`,
     words: words.filter(Boolean).join(" "),
+  };
+}
+
+function pointDocument(
+  { id, name, purpose, where, tool, torque, seal, count, note }: ServicePoint,
+  { id: machine, tag, name: of }: Machine,
+  system: string,
+): Document {
+  const figures = [torque ? quantityWords(torque) : "", tool, seal ? `renew ${seal}` : ""];
+  return {
+    kind: "point",
+    id,
+    machine,
+    tag,
+    date: "",
+    key: JSON.stringify(["point", id]),
+    title: (count ?? 1) > 1 ? `${name} × ${count}` : name,
+    detail: [[of, system].filter(Boolean).join(", "), ...figures].filter(Boolean).join(" · "),
+    words: [purpose, where, note, torque ? "torque" : ""].filter(Boolean).join(" "),
   };
 }
 

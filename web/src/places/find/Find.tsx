@@ -37,6 +37,7 @@ export default function Find(): ReactElement {
 function addressOf({ kind, id, machine, title }: Found): string {
   if (machine === null) return `/stores?words=${encodeURIComponent(title)}`;
   const page = `/yard/${encodeURIComponent(machine)}`;
+  if (kind === "point") return `${page}/plate`;
   return kind === "entry" ? `${page}?entry=${encodeURIComponent(id)}` : page;
 }
 

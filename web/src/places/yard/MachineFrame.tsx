@@ -1,7 +1,7 @@
 import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfell/core";
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
-import { Link, NavLink, useParams } from "react-router";
+import { Link, NavLink, useLocation, useParams } from "react-router";
 import { meterReadingOpened } from "../../app/session.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
@@ -37,6 +37,7 @@ export function MachineFrame({
   readonly children: ReactNode;
 }): ReactElement {
   const phase = useAppSelector((state) => state.board.phase);
+  const { pathname } = useLocation();
   if (machine === undefined) {
     return (
       <Page title="Yard">
@@ -50,8 +51,11 @@ export function MachineFrame({
     );
   }
   const { id, tag, name } = machine.machine;
+  const leaf = LEAVES.find(([end]) => end !== "" && pathname.startsWith(machinePath(id, end)));
+  const title = `${tag} ${name}`;
+  const windowTitle = leaf === undefined ? title : `${leaf[1]} · ${title}`;
   return (
-    <Page title={`${tag} ${name}`} aside={<Actions machine={machine} />}>
+    <Page title={title} windowTitle={windowTitle} aside={<Actions machine={machine} />}>
       <OutOfService machine={machine} />
       <nav
         aria-label="Leaves"

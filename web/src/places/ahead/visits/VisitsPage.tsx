@@ -8,7 +8,9 @@ import {
 } from "@dnd-kit/core";
 import {
   addDays,
+  formatDay,
   mondayOf,
+  parseDay,
   ridgeOf,
   type DayNumber,
   type TaskId,
@@ -24,6 +26,7 @@ import {
   type ReactElement,
   type RefObject,
 } from "react";
+import { useSearchParams } from "react-router";
 import { notifyFailure } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useVisits } from "../../../app/useVisits.js";
@@ -108,7 +111,7 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   const [open, onOpen] = useState("");
   const changes = useVisitChanges((id) => onOpen((key) => (key === "" ? key : id)));
   const [moving, onMove] = useState<Moving | null>(null);
-  const [week, onWeek] = useState<DayNumber | null>(null);
+  const [week, onWeek] = useChosenWeek();
   const listed = useMemo(() => listVisits(machines, moving), [machines, moving]);
   const ridge = useMemo(
     () => ridgeOf(listed, today, planning.weeks + 1),
@@ -160,6 +163,15 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
       <Weights />
     </DndContext>
   );
+}
+
+/** The week chosen, by its Monday, kept in the address so that one comes back to the same. */
+function useChosenWeek(): readonly [DayNumber | null, (monday: DayNumber | null) => void] {
+  const [search, setSearch] = useSearchParams();
+  const day = parseDay(search.get("week") ?? "");
+  const choose = (monday: DayNumber | null): void =>
+    setSearch(monday === null ? {} : { week: formatDay(monday) }, { replace: true });
+  return [day === null ? null : mondayOf(day), choose];
 }
 
 /** The visits of the week chosen, or all. */

@@ -328,7 +328,7 @@ test("a visit whose day has passed is logged, moved to the next day there is, or
 test("a book without machines says so, and a plan that failed says why and what to do", async () => {
   await openBookInMemory({ format: "yonderfell-book", version: 1 });
   const { unmount } = render(<VisitsPage />, { wrapper: Around });
-  expect(await screen.findByText("The book has no machines yet.")).toBeInTheDocument();
+  expect(await screen.findByRole("link", { name: "Add the first machine" })).toBeInTheDocument();
   unmount();
   store.dispatch(visitsFailed("the disk is full"));
   render(<VisitsPage />, { wrapper: Around });

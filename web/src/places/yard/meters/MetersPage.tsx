@@ -1,12 +1,18 @@
 import {
+  byDate,
+  currentRecords,
+  dayOf,
   meterReckoningOf,
   type BoardMachine,
   type BoardMeter,
   type MachineBook,
 } from "@yonderfell/core";
 import { lazy, Suspense, useMemo, type ReactElement } from "react";
+import { Link } from "react-router";
 import { useAppSelector } from "../../../app/store.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
+import { dialFigureWithUnit, fullDate } from "../../../words/format.js";
+import { correctionPath } from "../correctionPath.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { AddMeter } from "./AddMeter.js";
 import { MeterActions } from "./MeterActions.js";
@@ -37,6 +43,7 @@ function Meters({ machine }: { readonly machine: BoardMachine }): ReactElement |
         >
           <div className="space-y-3">
             <MeterBlock meter={meter} machine={machine.machine.id} />
+            <CorrectLast meter={meter} book={found.book} />
             <MeterActions meter={meter} book={found.book} />
           </div>
           <Life meter={meter} book={found.book} />
@@ -47,6 +54,30 @@ function Meters({ machine }: { readonly machine: BoardMachine }): ReactElement |
       )}
       <AddMeter machine={machine.machine} />
     </>
+  );
+}
+
+/** The way to put the last reading right. */
+function CorrectLast({
+  meter,
+  book,
+}: {
+  readonly meter: BoardMeter;
+  readonly book: MachineBook;
+}): ReactElement | null {
+  const last = currentRecords(book.readings)
+    .filter(({ record }) => record.meter === meter.meter.id)
+    .sort(byDate)
+    .at(-1)?.record;
+  if (last === undefined) return null;
+  const figure = dialFigureWithUnit(last.value, meter.meter.unit);
+  return (
+    <Link
+      to={correctionPath(book.machines[0].id, "readings", last.id)}
+      className="inline-flex min-h-11 items-center text-clear underline"
+    >
+      {`Correct the reading of ${figure}, ${fullDate(dayOf(last.date))}`}
+    </Link>
   );
 }
 
