@@ -203,3 +203,66 @@ test("no visit is proposed for the days of a journey", () => {
   const plan = planOf(partsOf(dueIn("oil", 6)), [], {}, TODAY, [away as never]);
   expect(plan.visits.map(lineOf)).toEqual(["2026-11-25 oil"]);
 });
+
+test("an overdue turn that is proposed is the one the accepted visit holds, not the next that is nearer to its day", () => {
+  const parts = {
+    tasks: [task("oil", [{ days: 60 }])],
+    entries: [done("e", inDays(-300), ["oil"], { seq: 1 })],
+  };
+  const [proposed] = planOf(parts).visits;
+  const turns = [{ task: "oil", number: 1 }];
+  const held = visit(formatDay(proposed?.day ?? TODAY), ["oil"], {
+    turns,
+    accepted: inDays(0),
+    since: 1,
+  });
+  const accepted = planOf(parts, [held]).visits.find((one) => one.visit !== null);
+  expect(accepted?.turns).toEqual(proposed?.turns);
+  expect(accepted?.turns[0]?.due).toBe(addDays(TODAY, -240));
+});
+
+test("a visit names its turn by number, which falls with each time the task is done since", () => {
+  const parts = {
+    tasks: [task("grease", [{ days: 42 }])],
+    entries: [done("e", inDays(-40), ["grease"], { seq: 1 })],
+  };
+  const turns = [{ task: "grease", number: 2 }];
+  const second = visit("2027-01-06", ["grease"], { turns, accepted: inDays(-10), since: 1 });
+  const numberIn = (entries: readonly object[]): number | undefined =>
+    planOf({ ...parts, entries: [...parts.entries, ...entries] }, [second]).visits.find(
+      (one) => one.visit !== null,
+    )?.turns[0]?.number;
+  expect(numberIn([])).toBe(2);
+  expect(numberIn([done("f", inDays(-1), ["grease"], { seq: 2 })])).toBe(1);
+  const twice = [
+    done("f", inDays(-2), ["grease"], { seq: 2 }),
+    done("g", inDays(-1), ["grease"], { seq: 3 }),
+  ];
+  expect(numberIn(twice)).toBeUndefined();
+});
+
+test("the turn after an overdue one is priced by its own interval, counted from today", () => {
+  const parts = {
+    tasks: [task("wash", [{ days: 90 }])],
+    entries: [done("e", inDays(-400), ["wash"])],
+  };
+  const [first, second] = planOf(parts).turns;
+  expect([first?.interval, second?.interval]).toEqual([90, 90]);
+});
+
+test("a hard task left out of the visit on the only day for it is told, and put on the first day after", () => {
+  const needed = [{ from: inDays(1), to: inDays(20), reason: "fair" }];
+  const parts = {
+    ...partsOf(dueIn("oil", 2), dueIn("test", 5, { limit: { hard: true } })),
+    machines: [{ ...VAN, needed }],
+  };
+  const plan = planOf(parts, [visit(formatDay(TODAY), ["oil"], { without: ["test"] })]);
+  const own = plan.visits.find(({ turns }) => turns.some(({ task: id }) => id === "test"));
+  expect(plan.issues).toEqual([
+    {
+      ...{ code: "left-out-before-hard-end", task: "test", end: addDays(TODAY, 5) },
+      ...{ day: TODAY, first: own?.day },
+    },
+  ]);
+  expect(own?.day).toBeGreaterThan(addDays(TODAY, 20));
+});

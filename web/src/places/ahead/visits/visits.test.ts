@@ -1,5 +1,6 @@
 import {
   addDays,
+  formatDay,
   mondayOf,
   movesOutOf,
   otherWeeks,
@@ -7,6 +8,7 @@ import {
   ridgeOf,
   visitCostOn,
   type DayNumber,
+  type Journey,
   type PlanIssue,
   type TaskId,
 } from "@yonderfell/core";
@@ -250,4 +252,40 @@ test.each(ISSUES)(
 
 test("why there is no work on a day", () => {
   expect(blockedWords({ code: "needed", reason: "round" })).toBe("it cannot be spared: round");
+});
+
+test("where a visit can go is told without the days its machine is away on a journey", async () => {
+  const storage = new MemoryStorage();
+  const away = {
+    id: "j-away",
+    machine: "m-bus",
+    name: "Fair",
+    date: formatDay(addDays(TODAY, 1)),
+    days: 20,
+  };
+  await storage.fill({ ...BOOK, journeys: [away as unknown as Journey] });
+  const update = await new VisitKeeper(storage).refresh(TODAY);
+  const [bus] = listVisits(update?.machines ?? [], null).filter(
+    ({ of }) => of.machine.tag === "07",
+  );
+  if (bus === undefined) throw new Error("the bus has visits");
+  const isAway = (day: DayNumber): boolean => day > TODAY && day <= addDays(TODAY, 20);
+  expect(isAway(nextSpare(bus, TODAY, 1, TODAY, PLANNING) ?? TODAY)).toBe(false);
+  expect(daysFor(bus, TODAY, PLANNING).filter(({ day }) => isAway(day))).toEqual([]);
+});
+
+test("a hard limit that was left out, or that ends before doing it counts, is told with what to do", () => {
+  const told = (issue: PlanIssue): string => {
+    const { what, frees } = issueWords(issue, "07", () => "Tachograph", TODAY);
+    return plain(`${what} ${frees}`);
+  };
+  const task = "t" as TaskId;
+  const [end, day] = [addDays(TODAY, 3), TODAY];
+  expect(told({ code: "left-out-before-hard-end", task, end, day, first: null })).toMatch(
+    /^Tachograph on 07 must be done by .* was left out of the visit on .* Take it into that visit again\.$/,
+  );
+  const counts = addDays(TODAY, 30);
+  expect(told({ code: "hard-end-before-it-counts", task, end, counts })).toMatch(
+    /^Tachograph on 07 may be at its limit .* it would not count\. Read the meter of 07/,
+  );
 });
