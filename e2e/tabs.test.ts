@@ -57,7 +57,7 @@ test("each tab keeps the book it has open", async () => {
   await other.waitForSelector("form input");
   await other.type("form input", "Home garage");
   await Promise.all([other.waitForNavigation(), other.keyboard.press("Enter")]);
-  await waitForWords(other, "The book has no machines yet.");
+  await waitForWords(other, "Add the first machine");
   await page.bringToFront();
   await page.goto(`${address}ahead`);
   await page.waitForSelector("[data-strip]");

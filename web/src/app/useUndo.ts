@@ -1,6 +1,5 @@
 import { useCallback } from "react";
 import { errorWords } from "../words/errorWords.js";
-import { refusalWords } from "../words/refusalWords.js";
 import { notifyFailure, notifySuccess } from "./notify.js";
 import { useBook } from "./openBook.js";
 import { noticeClosed } from "./session.js";
@@ -40,6 +39,8 @@ export function useUndo(): (direction: "undo" | "redo") => Promise<void> {
           } else {
             const [refusal] = result.issues;
             store.dispatch(stepDropped(from));
+            // Wanted but seldom, and not before the first sight.
+            const { refusalWords } = await import("../words/refusalWords.js");
             const reason = refusal === undefined ? "" : refusalWords(refusal);
             notifyFailure(`${step.words} ${FAILED[direction]}: ${reason} Nothing was changed.`);
           }

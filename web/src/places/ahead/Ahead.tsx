@@ -6,11 +6,11 @@ import { useIdle } from "../../app/useIdle.js";
 import { ungrouped } from "../../ui/boardGroup.js";
 import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
 import { AheadPage } from "./AheadPage.js";
 import { summarise } from "./summary.js";
 
+const EmptyAhead = lazy(() => import("./EmptyAhead.js"));
 const AheadTable = lazy(() => import("./AheadTable.js"));
 const BoardTools = lazy(() => import("./board/BoardTools.js"));
 const GroupedBoard = lazy(() => import("./board/GroupedBoard.js"));
@@ -39,9 +39,7 @@ export default function Ahead(): ReactElement {
           {summary.first !== null && <Begin first={summary.first} reason={summary.reason} />}
         </div>
       )}
-      {isEmpty && (
-        <EmptyPlace words="What falls due on your machines stands here, one strip a task, as far as each still reaches: by distance, by hours and by the calendar. It needs a machine, what its meter shows, and a plan." />
-      )}
+      <Suspense>{isEmpty && <EmptyAhead />}</Suspense>
       <div className="min-h-10.5 max-sm:mb-3">
         <Suspense>{hasTools && <BoardTools machines={machines} />}</Suspense>
       </div>

@@ -1,6 +1,7 @@
 import type { BoardMachine, OwedFollowUp } from "@yonderfell/core";
 import { RadioGroup } from "radix-ui";
 import type { ReactElement } from "react";
+import { RadioChoice } from "../../ui/RadioChoice.js";
 import { listOfWords } from "../../words/format.js";
 import type { FollowUpsAnswer } from "./logModel.js";
 
@@ -37,34 +38,13 @@ export function FollowUps({
         aria-labelledby="follow-ups"
         className="mt-2 grid gap-1"
       >
-        <Choice value="done" label="Yes" rest="a separate entry takes it as done, as assumed" />
-        <Choice value="owed" label="No" rest={`${itIs} still to be done`} />
+        <RadioChoice
+          value="done"
+          label="Yes"
+          rest="a separate entry takes it as done, as assumed"
+        />
+        <RadioChoice value="owed" label="No" rest={`${itIs} still to be done`} />
       </RadioGroup.Root>
     </div>
-  );
-}
-
-function Choice({
-  value,
-  label,
-  rest,
-}: {
-  readonly value: FollowUpsAnswer;
-  readonly label: string;
-  readonly rest: string;
-}): ReactElement {
-  return (
-    <label className="flex min-h-11 items-center gap-3 max-sm:min-h-12">
-      <RadioGroup.Item
-        value={value}
-        className="grid size-5 shrink-0 place-items-center rounded-full border-2 border-rule"
-      >
-        <RadioGroup.Indicator className="size-2.5 rounded-full bg-clear" />
-      </RadioGroup.Item>
-      <span>
-        {label}
-        <span className="text-quiet">: {rest}</span>
-      </span>
-    </label>
   );
 }

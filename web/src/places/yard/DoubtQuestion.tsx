@@ -1,6 +1,7 @@
 import type { DayNumber, FigureDoubt, Meter } from "@yonderfell/core";
 import { RadioGroup } from "radix-ui";
 import type { ReactElement } from "react";
+import { RadioChoice } from "../../ui/RadioChoice.js";
 import { DateField } from "../../ui/DateField.js";
 import { doubtWordsFor } from "../../words/readingWords.js";
 import { FigureField } from "./FigureField.js";
@@ -36,16 +37,16 @@ export function DoubtQuestion(props: DoubtQuestionProps): ReactElement {
         aria-labelledby={heading}
         className="mt-2 grid gap-1"
       >
-        <Choice value="typing" label="A typing error" rest="type the figure again" />
-        <Choice value="replaced" label="The meter was replaced or reset" rest="" />
+        <RadioChoice value="typing" label="A typing error" rest="type the figure again" />
+        <RadioChoice value="replaced" label="The meter was replaced or reset" rest="" />
         {choice === "replaced" && <ReplacedFigures {...props} />}
-        <Choice
+        <RadioChoice
           value="rolled-over"
           label="It rolled over"
           rest="passed its highest figure and began again at 0"
         />
         {choice === "rolled-over" && <RolledOverFigure {...props} />}
-        <Choice
+        <RadioChoice
           value="right"
           label="Right as it is"
           rest={
@@ -56,31 +57,6 @@ export function DoubtQuestion(props: DoubtQuestionProps): ReactElement {
         />
       </RadioGroup.Root>
     </div>
-  );
-}
-
-function Choice({
-  value,
-  label,
-  rest,
-}: {
-  readonly value: AnswerChoice;
-  readonly label: string;
-  readonly rest: string;
-}): ReactElement {
-  return (
-    <label className="flex min-h-10 items-center gap-3 max-sm:min-h-12">
-      <RadioGroup.Item
-        value={value}
-        className="grid size-5 shrink-0 place-items-center rounded-full border-2 border-rule"
-      >
-        <RadioGroup.Indicator className="size-2.5 rounded-full bg-clear" />
-      </RadioGroup.Item>
-      <span>
-        {label}
-        {rest !== "" && <span className="text-quiet">: {rest}</span>}
-      </span>
-    </label>
   );
 }
 
