@@ -35,9 +35,9 @@ export function removedAfter(
     const key = removedKey({ section, id });
     if (after !== null) byKey.delete(key);
     else {
-      const known = revisionOf(byKey.get(key));
-      const revision = joinedRevisions(known, nextRevision(revisionOf(before), copy));
-      byKey.set(key, { section, id, revision: revision });
+      const earlier = revisionOf(byKey.get(key));
+      const revision = joinedRevisions(earlier, nextRevision(revisionOf(before), copy));
+      byKey.set(key, { section, id, revision });
     }
   }
   return [...byKey.values()];
@@ -49,7 +49,7 @@ export function joinedRemoved(one: readonly Removed[], other: readonly Removed[]
   for (const each of other) {
     const known = byKey.get(removedKey(each));
     const revision: Revision = joinedRevisions(revisionOf(known), revisionOf(each));
-    byKey.set(removedKey(each), { ...each, revision: revision });
+    byKey.set(removedKey(each), { ...each, revision });
   }
   return [...byKey.values()];
 }

@@ -49,6 +49,7 @@ export function compareDeletions(
   if (goneHere.size + goneThere.size === 0) return { added, removed: [], conflicts: [] };
   const conflicts: Conflict[] = [];
   const kept: RecordChange[] = [];
+  const changedThere: RecordChange[] = [];
   const buried: RecordChange[] = [];
   for (const change of added) {
     const { section, id, after } = change;
@@ -56,24 +57,30 @@ export function compareDeletions(
     const fate = fateOf(after, section, goneHere);
     if (fate.code === "never-there") kept.push(change);
     else if (fate.code === "deleted") buried.push(change);
-    else conflicts.push(conflictOf(section, id, { ours: null, theirs: after }, fate.removal));
+    else {
+      changedThere.push(change);
+      conflicts.push(conflictOf(section, id, { ours: null, theirs: after }, fate.removal));
+    }
   }
+  const staying: AnyRecord[] = [];
   const going: RecordChange[] = [];
   for (const section of SECTIONS) {
     for (const record of ours[section] ?? []) {
       const fate = fateOf(record, section, goneThere);
       const { id } = record;
       if (fate.code === "deleted") going.push({ section, id, before: record, after: null });
+      else staying.push(record);
       if (fate.code === "changed-since") {
         conflicts.push(conflictOf(section, id, { ours: record, theirs: null }, fate.removal));
       }
     }
   }
-  const coming = [...kept.flatMap(({ after }) => after ?? []), ...conflictsAdded(conflicts)];
-  const needed = namesUsed(ours, going, [...coming, ...changing]);
+  const coming = [...kept, ...changedThere].flatMap(({ after }) => after ?? []);
+  const needed = neededBy([...staying, ...coming, ...changing], [...going, ...buried]);
+  const isNeeded = ({ id }: RecordChange): boolean => needed.has(id);
   return {
-    added: [...kept, ...buried.filter(({ id }) => needed.has(id))],
-    removed: going.filter(({ id }) => !needed.has(id)),
+    added: [...kept, ...[...buried, ...changedThere].filter(isNeeded)],
+    removed: going.filter((one) => !isNeeded(one)),
     // One that is needed stays, whatever became of it in one of the copies.
     conflicts: conflicts.filter((one) => !("id" in one && needed.has(one.id))),
   };
@@ -89,20 +96,27 @@ function conflictOf(
   return { code: "deleted-apart", key, section, id, ...records, removal };
 }
 
-const conflictsAdded = (conflicts: readonly Conflict[]): AnyRecord[] =>
-  conflicts.flatMap((one) => (one.code === "deleted-apart" ? (one.theirs ?? []) : []));
-
 /**
- * Every word that a record which stays holds, beside its own id: what is named among them cannot go. Rather too many than
- * too few, so that nothing is left to refer to what is not there.
+ * Every word that the records which stay hold, beside their own ids: what is named among them cannot go. Those that
+ * were to go and stay for that hold words of their own. Rather too many than too few, so that nothing is left to refer
+ * to what is not there.
  */
-function namesUsed(
-  ours: Book,
-  going: readonly RecordChange[],
-  coming: readonly AnyRecord[],
+function neededBy(
+  staying: readonly AnyRecord[],
+  toGo: readonly RecordChange[],
 ): ReadonlySet<string> {
   const used = new Set<string>();
-  const gone = new Set(going.map(removedKey));
+  staying.forEach((record) => noteWords(record, used));
+  let waiting = toGo;
+  for (;;) {
+    const back = waiting.filter(({ id }) => used.has(id));
+    if (back.length === 0) return used;
+    waiting = waiting.filter(({ id }) => !used.has(id));
+    for (const { before, after } of back) noteWords(after ?? before, used);
+  }
+}
+
+function noteWords(record: AnyRecord | null, used: Set<string>): void {
   const look = (value: unknown): void => {
     if (typeof value === "string") used.add(value);
     else if (Array.isArray(value)) value.forEach(look);
@@ -113,12 +127,6 @@ function namesUsed(
       }
     }
   };
-  const lookIn = ({ id: _, revision: __, ...rest }: Record<string, unknown>): void => look(rest);
-  for (const section of SECTIONS) {
-    for (const record of ours[section] ?? []) {
-      if (!gone.has(removedKey({ section, id: record.id }))) lookIn(record);
-    }
-  }
-  coming.forEach(lookIn);
-  return used;
+  const { id: _, revision: __, ...rest }: Record<string, unknown> = { ...record };
+  look(rest);
 }

@@ -230,6 +230,34 @@ describe("what was deleted", () => {
     },
   );
 
+  /** The book without its machines and places, deleted in a copy. */
+  const withoutBoth = (book: Book, copy: string): Book => {
+    const records = (["machines", "places"] as const).flatMap((section) =>
+      (book[section] ?? []).map((before) => ({ section, id: before.id, before, after: null })),
+    );
+    const change = { command: "delete", records };
+    return headAfter(applyChange(book, change), change, copy);
+  };
+
+  test("stays where what refers to it stays only because of another", () => {
+    const bare = { ...withMachine(both, { place: "shed" }), readings: [] };
+    const theirs = withoutBoth(bare, "b");
+    expect(names(merged(bare, theirs))).toEqual([]);
+    const ours = withReadings(bare, reading("since", 2));
+    for (const book of [merged(ours, theirs), merged(theirs, ours, "ours", "b")]) {
+      expect([book.machines?.length, names(book)]).toEqual([1, ["Shed"]]);
+    }
+  });
+
+  test("and changed in the other since comes back unasked where something refers to it", () => {
+    const ours = deletedIn(both, "a");
+    const barn = { ...PLACE, name: "Barn", revision: { b: 1 } } as RecordOf["places"];
+    const theirs = withMachine({ ...both, places: [barn] }, { place: "shed", revision: { b: 1 } });
+    expect(planMerge(ours, theirs)).toMatchObject({ added: [{ id: "shed" }], conflicts: [] });
+    expect(names(merged(ours, theirs))).toEqual(["Barn"]);
+    expect(names(merged(theirs, ours, "ours", "b"))).toEqual(["Barn"]);
+  });
+
   test("and restored after it was handed over stays", () => {
     const ours = deletedIn(both, "a");
     const records = [{ section: "places" as const, id: "shed", before: PLACE, after: null }];

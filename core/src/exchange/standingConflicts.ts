@@ -178,7 +178,7 @@ function conflictOf(
 }
 
 /** The record among `members` that stands in a copy; of several the last to be written. */
-export function tipAmong(members: readonly string[], copy: ById): Dated | null {
+function tipAmong(members: readonly string[], copy: ById): Dated | null {
   const records = members.flatMap((id) => copy.get(id) ?? []);
   const replaced = supersededIds(records);
   const tips = records.filter((record) => !replaced.has(record.id));

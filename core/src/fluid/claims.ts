@@ -6,24 +6,9 @@
  * categories as published by the bodies that own them.
  */
 const PETROL = [
-  ...[
-    "SQ",
-    "SP",
-    "SN PLUS",
-    "SN",
-    "SM",
-    "SL",
-    "SJ",
-    "SH",
-    "SG",
-    "SF",
-    "SE",
-    "SD",
-    "SC",
-    "SB",
-    "SA",
-  ],
-] as const;
+  ...["SQ", "SP", "SN PLUS", "SN", "SM", "SL", "SJ", "SH"],
+  ...["SG", "SF", "SE", "SD", "SC", "SB", "SA"],
+];
 const DIESEL = ["CK-4", "CJ-4", "CI-4 PLUS", "CI-4", "CH-4"] as const;
 const FUEL_SAVING = ["GF-7A", "GF-6A", "GF-5", "GF-4", "GF-3", "GF-2", "GF-1"] as const;
 /** Wet-clutch oils: both of the later classes lie within the first. */

@@ -55,7 +55,7 @@ export function readCsvDate(text: string, order: DateOrder): string | null {
   const named = NAMED.exec(plain);
   if (named === null) return null;
   const [first, name = "", second, year = ""] = named.slice(1);
-  const month = MONTHS.findIndex((month) => month.startsWith(name.toLowerCase())) + 1;
+  const month = MONTHS.findIndex((one) => one.startsWith(name.toLowerCase())) + 1;
   const isOneDay = (first === undefined) !== (second === undefined);
   return month === 0 || !isOneDay ? null : dateOf(year, String(month), first ?? second ?? "");
 }

@@ -55,8 +55,7 @@ function contextOf({ of }: ListedVisit): VisitContext {
 
 /** A visit as it is written when it is accepted. */
 function written(visit: ListedVisit, more: Partial<NewVisit> = {}): NewVisit {
-  const { of, planned } = visit;
-  const { turns } = visit;
+  const { of, planned, turns } = visit;
   return { machine: of.machine.id, day: planned.day, tasks: tasksOf(visit), turns, ...more };
 }
 
