@@ -32,10 +32,15 @@ test("from an empty book to a due list with a right date for one car in at most 
   await act(press(page, "Take 16\u00a0tasks"));
   await waitForWords(page, "Nothing counts as overdue for want of a record.");
   await act(press(page, "Engine oil and filter: records show it"));
+  const inField = (): Promise<unknown> =>
+    page.evaluate(() => (document.activeElement as HTMLInputElement).type);
+  expect(await inField()).toBe("date");
   await act(page.type("main form input[type=date]", typedDaysAgo(20)));
   await act(write(page, "At, in km (empty if not known)", "80350"));
   await act(press(page, "It was done then"));
   await page.waitForFunction(() => !document.body.innerText.includes("It was done then"));
+  await page.waitForFunction(() => document.activeElement?.tagName === "LI");
+  expect(await focused(page)).toContain("Engine oil and filter");
   await act(press(page, "Ahead"));
   await page.waitForSelector("[data-strip]");
   console.log(`From an empty book to a due list with a right date: ${interactions} interactions.`);

@@ -8,11 +8,13 @@ export function DateField({
   label,
   value,
   today,
+  autoFocus = false,
   onChange,
 }: {
   readonly label: string;
   readonly value: string;
   readonly today: DayNumber;
+  readonly autoFocus?: boolean;
   readonly onChange: (value: string) => void;
 }): ReactElement {
   const day = parseDay(value);
@@ -22,6 +24,7 @@ export function DateField({
       {label}
       <input
         type="date"
+        autoFocus={autoFocus}
         className={`${FIELD} text-field text-ink`}
         value={value}
         max={formatDay(today)}

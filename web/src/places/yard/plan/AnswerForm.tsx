@@ -89,6 +89,7 @@ export function AnswerForm(props: AnswerFormProps): ReactElement {
       )}
       <TextField
         label={asks === "done" ? "By which record" : "What was seen: level, colour, smell, test"}
+        autoFocus={asks === "judged-sound"}
         {...field("note")}
       />
       {asks === "done" && hasFollowUps && (
@@ -126,7 +127,7 @@ function DoneFields({
 }): ReactElement {
   return (
     <>
-      <DateField label="Done on" today={today} {...date} />
+      <DateField label="Done on" today={today} autoFocus {...date} />
       {meters.map((meter) => (
         <TextField
           key={meter.id}

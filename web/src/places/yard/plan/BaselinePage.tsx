@@ -119,7 +119,9 @@ function MakesDue({
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-large font-bold tabular-nums">{money(sum, currency)}</p>
+      {due.length > 0 && (
+        <p className="mt-2 text-large font-bold tabular-nums">{money(sum, currency)}</p>
+      )}
       {missing > 0 && (
         <p className="text-fine text-soon-text">
           {counted(missing, "figure is", "figures are")} not recorded and left out of it.

@@ -1,19 +1,17 @@
 import {
   type BaselineAnswer,
-  type BaselineDecision,
   type BaselineTask,
   type BoardMachine,
   type MachineBook,
   type Settings,
 } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import type { ReactElement } from "react";
 import { useAppSelector } from "../../../app/store.js";
 import { CheckField } from "../../../ui/fields.js";
 import { fullDate } from "../../../words/format.js";
 import { dueWords } from "../../../words/moves.js";
-import { AnswerForm, type Asked } from "./AnswerForm.js";
 import { DecisionButtons } from "./DecisionButtons.js";
-import { useDeciding } from "./useDeciding.js";
+import { useAsking } from "./useAsking.js";
 
 interface RowProps {
   readonly one: BaselineTask;
@@ -27,17 +25,17 @@ interface RowProps {
 
 /** A task of a machine without records: what was decided of it, and what one can decide. */
 export function BaselineRow(props: RowProps): ReactElement {
-  const { one, book, settings, machine, isTicked, onTick } = props;
+  const { one, machine, isTicked, onTick } = props;
   const today = useAppSelector((state) => state.session.today);
-  const [asks, setAsks] = useState<Asked | null>(null);
   const { task, answer } = one;
-  const { decide, failure } = useDeciding([task.id], task.name, machine);
+  const { place, isAsked, ask, choose, form } = useAsking<HTMLLIElement>(
+    [task.id],
+    task.name,
+    props,
+  );
   const isOpen = answer.code === "open" || answer.code === "left-unknown";
-  const choose = async (decision: BaselineDecision): Promise<void> => {
-    if (await decide(decision)) setAsks(null);
-  };
   return (
-    <li className="border-t border-hairline py-2">
+    <li ref={place} tabIndex={-1} className="border-t border-hairline py-2">
       <div className="flex flex-wrap items-center gap-x-4">
         {isTicked === null ? (
           <strong className="font-semibold">{task.name}</strong>
@@ -53,7 +51,7 @@ export function BaselineRow(props: RowProps): ReactElement {
         </span>
         <span className="ml-auto text-fine text-quiet">{dueWords(machine, task.id, today)}</span>
       </div>
-      {(isOpen || answer.code === "do-now") && asks === null && (
+      {(isOpen || answer.code === "do-now") && !isAsked && (
         <div className="mt-1 flex flex-wrap gap-2">
           <DecisionButtons
             name={task.name}
@@ -62,25 +60,12 @@ export function BaselineRow(props: RowProps): ReactElement {
               ...(answer.code === "do-now" ? [] : ["do-now" as const]),
               ...(answer.code === "open" ? ["leave-unknown" as const] : []),
             ]}
-            onAsk={setAsks}
+            onAsk={ask}
             onDecide={(decision) => void choose(decision)}
           />
         </div>
       )}
-      {asks !== null && (
-        <AnswerForm
-          asks={asks}
-          tasks={[task.id]}
-          book={book}
-          settings={settings}
-          today={today}
-          onDecide={choose}
-          onLeave={() => setAsks(null)}
-        />
-      )}
-      <p role="alert" className="font-semibold text-due">
-        {failure}
-      </p>
+      {form}
     </li>
   );
 }

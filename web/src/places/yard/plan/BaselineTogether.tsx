@@ -1,17 +1,9 @@
-import type {
-  BaselineDecision,
-  BoardMachine,
-  MachineBook,
-  Settings,
-  TaskId,
-} from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import type { BoardMachine, MachineBook, Settings, TaskId } from "@yonderfell/core";
+import type { ReactElement } from "react";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
-import { AnswerForm, type Asked } from "./AnswerForm.js";
 import { DecisionButtons } from "./DecisionButtons.js";
-import { useDeciding } from "./useDeciding.js";
+import { useAsking } from "./useAsking.js";
 
 /** Decides several tasks in one go: those of one date, or those that are judged alike. */
 export function BaselineTogether(props: {
@@ -23,20 +15,21 @@ export function BaselineTogether(props: {
   readonly machine: BoardMachine;
   readonly onTick: (tasks: readonly TaskId[]) => void;
 }): ReactElement | null {
-  const { ticked, open, book, settings, machine, onTick } = props;
-  const today = useAppSelector((state) => state.session.today);
-  const [asks, setAsks] = useState<Asked | null>(null);
+  const { ticked, open, machine, onTick } = props;
   const name = counted(ticked.length, "task");
-  const { decide, failure } = useDeciding(ticked, name, machine);
+  const { place, ask, choose, form } = useAsking<HTMLDivElement>(ticked, name, props, () =>
+    onTick([]),
+  );
   if (open.length < 2) return null;
-  const choose = async (decision: BaselineDecision): Promise<void> => {
-    if (!(await decide(decision))) return;
-    setAsks(null);
-    onTick([]);
-  };
   const isAll = ticked.length === open.length;
   return (
-    <div role="group" aria-label="Several in one go" className="border-t border-hairline py-2">
+    <div
+      ref={place}
+      tabIndex={-1}
+      role="group"
+      aria-label="Several in one go"
+      className="border-t border-hairline py-2"
+    >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <button type="button" className={QUIET_BUTTON} onClick={() => onTick(isAll ? [] : open)}>
           {isAll ? "Tick none" : `Tick all ${open.length}`}
@@ -50,26 +43,13 @@ export function BaselineTogether(props: {
               name={name}
               machine={machine.machine}
               decisions={[]}
-              onAsk={setAsks}
+              onAsk={ask}
               onDecide={(decision) => void choose(decision)}
             />
           </>
         )}
       </div>
-      {asks !== null && ticked.length > 0 && (
-        <AnswerForm
-          asks={asks}
-          tasks={ticked}
-          book={book}
-          settings={settings}
-          today={today}
-          onDecide={choose}
-          onLeave={() => setAsks(null)}
-        />
-      )}
-      <p role="alert" className="font-semibold text-due">
-        {failure}
-      </p>
+      {form}
     </div>
   );
 }
