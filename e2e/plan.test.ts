@@ -90,7 +90,7 @@ test("a task is written by plain controls, read back with its next turns, and ke
   });
 });
 
-test("another regime for the whole machine moves its tasks, and says so", async () => {
+test("another school for the whole machine moves its tasks, and says so", async () => {
   const { page, address } = app();
   await page.goto(`${address}yard/m-bus/plan`);
   await waitForWords(page, "Every 12 000 km (500 km of grace) or every 12 months");

@@ -11,6 +11,13 @@ beforeAll(async () => {
   await openDemonstration(app());
 });
 
+async function takeBack(page: Page): Promise<void> {
+  await page.keyboard.down("Control");
+  await page.keyboard.press("z");
+  await page.keyboard.up("Control");
+  await waitForWords(page, "Undone: ");
+}
+
 const KINDS = ["machines", "readings", "tasks", "parts", "entries of the log"];
 
 test("each kind is written out as a table that, brought in again, changes nothing", async () => {
@@ -56,7 +63,7 @@ test("a table of a shed's own is looked through row by row, brought in as one ch
   await waitForWords(page, "5 readings: 3 new, 2 not readable. 2 are in doubt.");
   const said = await wordsOf(page, "main");
   expect(said).toContain(
-    'Row 5, Fleet no: expected the tag of a machine of this book (there is "99")',
+    'Row 5, Fleet no: expected the number of a machine of this book (there is "99")',
   );
   expect(said).toContain(
     'Row 6, Odometer (km): expected a figure of at least 0 (there is "eleven")',
@@ -73,10 +80,45 @@ test("a table of a shed's own is looked through row by row, brought in as one ch
   await press(page, "Bring in 1\u00a0reading");
   await waitForWords(page, "Brought in: 1 reading from shed.csv.");
   await waitForWords(page, "1 138 readings");
-  await page.keyboard.down("Control");
-  await page.keyboard.press("z");
-  await page.keyboard.up("Control");
+  await takeBack(page);
   await waitForWords(page, "1 137 readings");
+});
+
+test("a fleet's own list brings its people, places and dials, and the next of its headings is known", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}tables`);
+  const heading = "Unit No;Vehicle type;Current mileage (km);Date read;Responsible;Depot";
+  const rows = [
+    "91;van;84350;20.11.2026;Ina Tarn;North yard",
+    "92;van;12000;20.11.2026;Ina Tarn;North yard",
+  ];
+  await giveFile(page, "fleet.csv", [heading, ...rows].join("\n"));
+  await waitForWords(page, "2 machines: 2 new. 2 are in doubt.");
+  expect(await page.$$eval("[data-doubt] li", (items) => items.length)).toBe(1);
+  await press(page, "Bring in 2\u00a0machines");
+  await waitForWords(page, "Brought in: 2 machines, 2 readings, 1 person, 1 place from fleet.csv.");
+  await giveFile(page, "again.csv", [heading, rows[0]].join("\n"));
+  await waitForWords(page, "As the last table with these headings was.");
+  await waitForWords(page, "1 machine: 1 in the book already.");
+  await takeBack(page);
+  await page.reload();
+  await waitForWords(page, "1 137 readings");
+});
+
+test("a log of earlier days asks once whether what follows its work was done", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}tables`);
+  const rows = ["Machine;Date;Work done", "H1;23.9.2026;Front brake pads"];
+  await giveFile(page, "log.csv", rows.join("\n"));
+  await waitForWords(page, "Front brake pads, bedding-in look followed this work on one machine.");
+  const isDisabled = (): Promise<boolean> =>
+    page.$eval("main button.bg-clear", (button) => (button).disabled);
+  expect(await wordsOf(page, "main")).toContain("say above whether the follow-ups were done");
+  expect(await isDisabled()).toBe(true);
+  await page.click("[role=radio][value=done]");
+  await press(page, "Bring in 1\u00a0entry of the log");
+  await waitForWords(page, "Brought in: 2 entries from log.csv.");
+  await takeBack(page);
 });
 
 test("columns that were not recognised are named by hand, and dates that can be read in two ways are asked about", async () => {

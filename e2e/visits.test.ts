@@ -187,5 +187,5 @@ test("the calendar and the due list are handed over as files", async () => {
   const calendar = await textDownloadedBy(page, () => press(page, "Calendar"));
   expect(calendar).toMatch(/^BEGIN:VCALENDAR[\s\S]*UID:visit-v-hatch@yonderfell/);
   const list = await textDownloadedBy(page, () => press(page, "Due list as a table"));
-  expect(list).toContain("Tag,Machine,Task,State");
+  expect(list).toContain("Number,Machine,Task,State");
 });

@@ -126,7 +126,7 @@ test.each([
   [["due", ...ON], /expected the file of a book/],
   [["due", GOOD, GOOD, ...ON], /expected one file/],
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
-  [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the tag of a machine/],
+  [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
   [["list"], /expected due, check or help/],
 ])("%j is answered with what was expected", (words, complaint) => {

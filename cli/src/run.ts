@@ -26,7 +26,7 @@ function chosen(
   const found = machines.filter((one) => machine === null || one.machine.tag === machine);
   if (machine !== null && found.length === 0) {
     throw new Problem(
-      `--machine: expected the tag of a machine in the book (found ${JSON.stringify(machine)})`,
+      `--machine: expected the number of a machine in the book (found ${JSON.stringify(machine)})`,
     );
   }
   if (statuses === null) return found;

@@ -115,6 +115,7 @@ export * from "./meter/changeMeter.js";
 export * from "./quantity/preferredUnit.js";
 export * from "./quantity/unitWords.js";
 export * from "./exchange/csv/csvColumns.js";
+export * from "./exchange/csv/csvFollowUps.js";
 export * from "./exchange/csv/csvFormat.js";
 export * from "./exchange/csv/csvGuess.js";
 export * from "./exchange/csv/csvIssue.js";

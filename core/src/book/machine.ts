@@ -50,6 +50,8 @@ export const machineSchema = z.looseObject(
     /** Vehicle identification number, or the serial number of what has none. */
     vin: textField.nullish(),
     serial: textField.nullish(),
+    /** What its number plate shows. */
+    registration: textField.nullish(),
     /** Engine or variant: capacities often differ by it. */
     variant: textField.nullish(),
     acquired: dateField.nullish(),

@@ -1,9 +1,9 @@
 import { applyChange, put, type Change, type RecordChange } from "../book/change.js";
 import type { CommandContext } from "../book/command.js";
 import type { Entry } from "../book/entry.js";
-import type { EntryId, TaskId } from "../book/ids.js";
+import type { EntryId, MachineId, TaskId } from "../book/ids.js";
 import type { MachineBook } from "../book/machineBook.js";
-import { recordsByMachine } from "../book/machineRecords.js";
+import { recordsByMachine, type MachineRecords } from "../book/machineRecords.js";
 import { settingsOf } from "../book/settings.js";
 import type { Task } from "../book/task.js";
 import { addDays, formatDay, type DayNumber } from "../calendar/dayNumber.js";
@@ -34,19 +34,28 @@ export function followUpsOwed(
 ): OwedFollowUp[] {
   const after = applyChange(book, logged);
   const records = recordsByMachine(after).get(after.machines[0].id);
-  if (records === undefined) return [];
+  return records === undefined ? [] : followUpsOwedBy(records, new Set([entry]), today);
+}
+
+/** The same of several entries of one machine, by its records with those entries among them. */
+export function followUpsOwedBy(
+  records: MachineRecords,
+  entries: ReadonlySet<string>,
+  today: DayNumber,
+): OwedFollowUp[] {
   const state = machineState(records, settingsOf({}), today);
   return [...state.tasks.values()].flatMap((task) => {
-    const day = dayDone(task, entry, state);
+    const day = dayDone(task, entries, state);
     return day === null ? [] : [{ task: task.id, day }];
   });
 }
 
-function dayDone(task: Task, entry: EntryId, state: MachineState): DayNumber | null {
+function dayDone(task: Task, entries: ReadonlySet<string>, state: MachineState): DayNumber | null {
   const { follows } = task;
   if (!follows) return null;
   const armedBy = completionsOf(state, follows.task).at(-1) ?? null;
-  if (armedBy === null || armedBy.record.id !== entry || armedBy.day >= state.today) return null;
+  if (armedBy === null || !entries.has(armedBy.record.id) || armedBy.day >= state.today)
+    return null;
   const [owed] = followsDue(task, follows, state);
   if (owed?.due.state !== "set") return null;
   const { days } = follows;
@@ -75,16 +84,16 @@ function dayRun(
 
 /** Entries, one a day, that take follow-ups as done with the work they follow: assumed, not read or seen. */
 export function assumedFollowUps(
-  book: MachineBook,
+  machine: MachineId,
   owed: readonly OwedFollowUp[],
-  context: CommandContext,
+  context: Pick<CommandContext, "newId" | "nextSeq">,
 ): RecordChange<"entries">[] {
   const days = [...new Set(owed.map(({ day }) => day))].sort((one, other) => one - other);
   return days.map((day) => {
     const entry: Entry = {
       id: context.newId() as EntryId,
       seq: context.nextSeq(),
-      machine: book.machines[0].id,
+      machine,
       date: formatDay(day),
       meters: {},
       estimatedMeters: [],

@@ -83,7 +83,10 @@ export function logWork(
   const logged: Change = { command: "log-work", records };
   if (input.followUpsDone !== true) return success(logged);
   const owed = followUpsOwed(book, logged, entry.id as EntryId, context.today);
-  return success({ ...logged, records: [...records, ...assumedFollowUps(book, owed, context)] });
+  return success({
+    ...logged,
+    records: [...records, ...assumedFollowUps(book.machines[0].id, owed, context)],
+  });
 }
 
 /** The tasks whose fixed dates are counted from what papers say from now on. */

@@ -72,7 +72,7 @@ function regimeWords({ task, regime, limits }: TaskReckoning, place: Place): str
   const { machine } = place;
   if (regime === null) {
     const tied = (task.nth ?? null) !== null || (task.follows ?? null) !== null;
-    return tied ? [] : ["It has no limits in the machine's regime nor in the handbook's."];
+    return tied ? [] : ["It has no limits in the machine's school nor in the handbook's."];
   }
   if (limits.some(({ basis }) => basis.code === "tested-sound")) {
     return ["Its intervals are set aside until it is done."];

@@ -22,7 +22,8 @@ const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
   bays: ["bay", "bays"],
   places: ["place", "places"],
 };
-const SECTION_ORDER = Object.keys(NOUNS) as readonly Section[];
+/** The sections in the order in which they are told. */
+export const SECTION_ORDER = Object.keys(NOUNS) as readonly Section[];
 
 /** What one record of a section is called. */
 export function sectionNoun(section: Section): string {

@@ -15,7 +15,7 @@ import { figure, fullDate, sentence } from "./format.js";
 
 const FIELD_WORDS: ReadonlyMap<string, string> = new Map([
   ["inService", "in service"],
-  ["regimeReason", "reason for the regime"],
+  ["regimeReason", "reason for the school"],
   ["oldFinal", "old dial ended at"],
   ["newStart", "new dial began at"],
   ["dueWithinDays", "due within days"],

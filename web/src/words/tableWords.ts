@@ -1,5 +1,6 @@
 import {
   CSV_COLUMNS,
+  DATED_SECTIONS,
   dayOf,
   type CsvDoubt,
   type CsvItem,
@@ -7,8 +8,10 @@ import {
   type DateOrder,
   type DecimalSign,
 } from "@yonderfell/core";
-import type { TablePlan, TableRefusal } from "../work/tables.js";
-import { counted, figure, fullDate } from "./format.js";
+import type { ShownFigure, ShownFollowUps, TablePlan } from "../work/tablePlan.js";
+import type { TableRefusal, WrittenRecords } from "../work/tables.js";
+import { countsWords, SECTION_ORDER } from "./bookWords.js";
+import { counted, dialFigureWithUnit, figure, fullDate, listOfWords } from "./format.js";
 import { fieldWords, handOverRefusalWords, valueWords } from "./handOverWords.js";
 import { doubtWordsFor } from "./readingWords.js";
 
@@ -90,7 +93,7 @@ export function doubtGroupWords(code: CsvDoubt["code"], count: number): readonly
       ];
     case "tag-alike":
       return [
-        of("fits", "fit").concat(" a machine only when the tag is taken as a number"),
+        of("fits", "fit").concat(" the number of a machine only without the zeros before it"),
         "It is taken for that machine.",
       ];
     case "work-unknown":
@@ -102,6 +105,11 @@ export function doubtGroupWords(code: CsvDoubt["code"], count: number): readonly
       return [
         of("names", "name").concat(" a place this book does not have"),
         "The place is added.",
+      ];
+    case "person-unknown":
+      return [
+        of("names", "name").concat(" a person this book does not have"),
+        "They are added, with their initials.",
       ];
     case "references-missing":
       return [
@@ -130,9 +138,50 @@ export function tableDoubtWords(doubt: CsvDoubt): string {
       return `No task of the machine: ${doubt.names.join("; ")}.`;
     case "place-unknown":
       return `New place: ${doubt.name}.`;
+    case "person-unknown":
+      return `New person: ${doubt.name}.`;
     case "references-missing":
       return `Some of these are not here: ${doubt.fields.map(fieldWords).join(", ")}.`;
   }
+}
+
+/** What follows the work of a table of entries, and what is asked of it. */
+export function tableFollowUpsWords({ names, count, machines }: ShownFollowUps): {
+  readonly what: string;
+  readonly question: string;
+  readonly isOne: boolean;
+} {
+  const on = machines === 1 ? "one machine" : `${figure(machines)} machines`;
+  return {
+    what: `${listOfWords(names)} followed this work on ${on}.`,
+    question: count === 1 ? "Was that done too?" : "Were those done too?",
+    isOne: count === 1,
+  };
+}
+
+/** What was written, section by section: `12 machines, 10 readings, 2 entries corrected`. */
+export function writtenWords(written: readonly WrittenRecords[]): string {
+  const parts = inOrder(written).flatMap(({ section, added, changed }) => {
+    const isDated = (DATED_SECTIONS as readonly string[]).includes(section);
+    const said: string[] = [];
+    if (added > 0) said.push(countsWords({ [section]: added }));
+    if (changed > 0) {
+      said.push(`${countsWords({ [section]: changed })} ${isDated ? "corrected" : "changed"}`);
+    }
+    return said;
+  });
+  return parts.length === 0 ? "nothing" : parts.join(", ");
+}
+
+function inOrder(written: readonly WrittenRecords[]): readonly WrittenRecords[] {
+  return written.toSorted(
+    (one, other) => SECTION_ORDER.indexOf(one.section) - SECTION_ORDER.indexOf(other.section),
+  );
+}
+
+/** A reading that comes along with a machine: `reading 84 350 km on 3 Apr 2026`. */
+export function alongWords({ meter, value, date }: ShownFigure): string {
+  return `reading ${dialFigureWithUnit(value, meter.unit)} on ${fullDate(dayOf(date))}`;
 }
 
 /** What would be changed, field by field: `kind: van → lorry`. */
@@ -150,11 +199,12 @@ export function differencesWords(fields: CsvItem["fields"]): string {
 export function planWords({ kind, counts, groups, isRefused }: TablePlan): string {
   if (isRefused) return "This table cannot be read as it stands.";
   const inDoubt = groups.reduce((sum, { count }) => sum + count, 0);
-  const all = counts.new + counts.changed + counts.same + counts.refused;
+  const all = counts.new + counts.changed + counts.same + counts.repeated + counts.refused;
   const parts = [
     [counts.new, "new"],
     [counts.changed, "changed"],
     [counts.same, "in the book already"],
+    [counts.repeated, "said twice, taken once"],
     [counts.refused, "not readable"],
   ] as const;
   const said = parts.flatMap(([count, words]) => (count > 0 ? [`${figure(count)} ${words}`] : []));
@@ -165,6 +215,8 @@ export function planWords({ kind, counts, groups, isRefused }: TablePlan): strin
 /** Why a table was not brought in, and what to do. */
 export function tableRefusalWords(refusal: TableRefusal): string {
   switch (refusal.code) {
+    case "follow-ups-not-said":
+      return "Say first whether what follows the work was done with it.";
     case "cancelled":
       return "It was stopped; nothing is changed.";
     case "rows-refused":

@@ -1,8 +1,8 @@
 import {
   CSV_KINDS,
-  CSV_COLUMNS,
   describeCsvIssue,
   writeCsv,
+  writtenColumns,
   type Book,
   type CsvHabits,
   type CsvKind,
@@ -12,16 +12,20 @@ import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
 import { tableOfText, textOfFile, textOfTable } from "./csvText.js";
-import { Tables, type TableChoices, type TablePlan } from "./tables.js";
+import type { TableChoices, TablePlan } from "./tablePlan.js";
+import { Tables, type BroughtIn } from "./tables.js";
 
 const HABITS: CsvHabits = { dates: "dmy", decimal: "." };
 const NOW = "2026-11-23T09:00:00.000Z";
 const ALL: TableChoices = {
   codes: ["figure-in-doubt", "differs", "in-future", "row-short", "repeated", "work-unknown"],
-  rows: new Map(),
+  answers: new Map(),
   leavesRefused: false,
+  followUpsDone: false,
 };
-const NONE: TableChoices = { codes: [], rows: new Map(), leavesRefused: false };
+const NONE: TableChoices = { ...ALL, codes: [] };
+const recordsOf = ({ written }: BroughtIn): number =>
+  written.reduce((sum, { added, changed }) => sum + added + changed, 0);
 const silent = (): void => undefined;
 
 class Opened {
@@ -106,13 +110,91 @@ test("what is in doubt is brought in only where a person says so, by reason or b
     ]);
     const kept = await opened.tables.keep("book", choices, NOW, silent);
     const after = (await opened.storage.everything()).readings?.length ?? 0;
-    expect(kept.ok && kept.value.records).toBe(after - (BOOK.readings?.length ?? 0));
-    return kept.ok ? kept.value.records : -1;
+    const records = kept.ok ? recordsOf(kept.value) : -1;
+    expect(records).toBe(after - (BOOK.readings?.length ?? 0));
+    return records;
   };
   expect(await counts(NONE)).toBe(0);
   expect(await counts({ ...NONE, codes: ["in-future"] })).toBe(1);
-  expect(await counts({ ...NONE, rows: new Map([[2, true]]) })).toBe(1);
-  expect(await counts({ ...ALL, rows: new Map([[3, false]]) })).toBe(2);
+  expect(await counts({ ...NONE, answers: new Map([["item 0", true]]) })).toBe(1);
+  expect(await counts({ ...ALL, answers: new Map([["item 1", false]]) })).toBe(2);
+});
+
+test("machines come with their places, people and figures, and are told as what was written", async () => {
+  const opened = await Opened.with(BOOK);
+  const file = [
+    "Unit No;Registration;Vehicle type;Current mileage (km);Date read;Responsible;Depot",
+    "91;SK 91 TEN;van;84350;20.11.2026;Ina Tarn;North yard",
+    "92;SK 92 TEN;van;12000;20.11.2026;ina tarn;North yard",
+    "93;;trailer;;;Bo Fell;North yard",
+  ].join("\n");
+  const plan = (await opened.plan(file)) as TablePlan;
+  expect(plan).toMatchObject({ kind: "machines", counts: { new: 3 }, issueCount: 0 });
+  // One question for two machines of the same place and person, another for the third.
+  expect(
+    plan.groups.map(({ code, questions }) => [code, questions.map(({ count }) => count)]),
+  ).toEqual([["place-unknown", [2, 1]]]);
+  const kept = await opened.tables.keep("book", { ...ALL, codes: ["place-unknown"] }, NOW, silent);
+  expect(kept.ok && kept.value.written).toEqual([
+    { section: "places", added: 1, changed: 0 },
+    { section: "people", added: 2, changed: 0 },
+    { section: "machines", added: 3, changed: 0 },
+    { section: "readings", added: 2, changed: 0 },
+  ]);
+  const after = await opened.storage.everything();
+  const machines = after.machines?.slice(-3) ?? [];
+  const people = after.people?.slice(-2) ?? [];
+  const readings = after.readings?.slice(-2) ?? [];
+  expect(people.map(({ name, initials }) => [name, initials])).toEqual([
+    ["Ina Tarn", "IT"],
+    ["Bo Fell", "BF"],
+  ]);
+  expect(machines.map(({ person }) => person)).toEqual([
+    people[0]?.id,
+    people[0]?.id,
+    people[1]?.id,
+  ]);
+  expect(readings.map(({ date, value }) => [date, value])).toEqual([
+    ["2026-11-20", 84350],
+    ["2026-11-20", 12000],
+  ]);
+});
+
+test("what follows work of earlier days is asked about once, and taken as done where it was", async () => {
+  const book = {
+    ...{ format: "yonderfell-book", version: 1 },
+    machines: [
+      {
+        ...{ id: "m", tag: "41", name: "Lorry", kind: "lorry" },
+        meters: [{ id: "odo", measure: "distance", unit: "km", perDay: 100 }],
+      },
+    ],
+    tasks: [
+      { id: "off", machine: "m", name: "wheels off", regimes: { handbook: [{ months: 24 }] } },
+      {
+        ...{ id: "nuts", machine: "m", name: "wheel nuts, torque again" },
+        follows: { task: "off", meter: "odo", amount: 50 },
+      },
+    ],
+    readings: [{ id: "r", machine: "m", meter: "odo", date: "2026-11-20", value: 90000, seq: 1 }],
+  } as unknown as Book;
+  const file = "Machine,Date,Work done,Odometer\n41,2026-08-03,wheels off,80000\n";
+  const after = async (followUpsDone: boolean | null): Promise<unknown> => {
+    const opened = await Opened.with(book);
+    expect(await opened.plan(file)).toMatchObject({
+      followUps: { names: ["wheel nuts, torque again"], count: 1, machines: 1 },
+    });
+    const kept = await opened.tables.keep("book", { ...ALL, followUpsDone }, NOW, silent);
+    if (!kept.ok) return kept.issues;
+    const { entries = [] } = await opened.storage.everything();
+    return entries.map(({ tasks, assumed }) => [tasks, assumed ?? false]);
+  };
+  expect(await after(null)).toEqual([{ code: "follow-ups-not-said" }]);
+  expect(await after(false)).toEqual([[["off"], false]]);
+  expect(await after(true)).toEqual([
+    [["off"], false],
+    [["nuts"], true],
+  ]);
 });
 
 test("a table is refused where the book has changed since it was looked at", async () => {
@@ -134,7 +216,7 @@ interface Broken {
 }
 
 const place = (kind: CsvKind, key: string): number =>
-  CSV_COLUMNS[kind].findIndex((column) => column.key === key);
+  writtenColumns(kind).findIndex((column) => column.key === key);
 
 /** Puts something else into one cell of a row. */
 function withCell(
@@ -150,7 +232,7 @@ function withCell(
   const cells = broken[row - 1];
   if (cells === undefined) return null;
   cells[at] = cell;
-  return { text: textOfTable(broken), row, column: CSV_COLUMNS[kind][at]?.title ?? null };
+  return { text: textOfTable(broken), row, column: writtenColumns(kind)[at]?.title ?? null };
 }
 
 const rowIn = (rows: Rows, random: () => number): number =>
@@ -215,7 +297,7 @@ const BREAKINGS: readonly Breaking[] = [
   },
   // A heading that is needed is gone, or is there twice.
   (rows, kind, random) => {
-    const needed = CSV_COLUMNS[kind].filter(({ isNeeded }) => isNeeded);
+    const needed = writtenColumns(kind).filter(({ isNeeded }) => isNeeded);
     const column = needed.length === 0 ? undefined : pick(random, needed);
     if (column === undefined) return null;
     const at = place(kind, column.key);

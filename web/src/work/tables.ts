@@ -1,29 +1,32 @@
 import {
   csvChange,
-  CSV_DOUBTS,
+  csvFollowUps,
   guessCsv,
   guessFormat,
   numbered,
   readCsv,
   writeCsv,
-  writes,
-  type CsvDoubt,
+  withFollowUps,
+  type Book,
+  type Change,
   type CsvGuess,
   type CsvHabits,
-  type CsvIssue,
-  type CsvItem,
   type CsvKind,
+  type CsvNumbering,
   type CsvPlan,
   type CsvReading,
   type CsvTable,
   type DayNumber,
-  type DifferingField,
+  type RecordChange,
   type Result,
+  type Section,
 } from "@yonderfell/core";
+import { groupBy } from "es-toolkit";
 import { withStorage } from "../data/withStorage.js";
 import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
+import { PlanShown, type TableChoices, type TablePlan } from "./tablePlan.js";
 import { tableOfFile, textOfTable } from "./csvText.js";
 
 /** A file as it was opened, for a person to say what its columns hold. */
@@ -35,68 +38,43 @@ export interface OpenedTable {
   readonly guess: CsvGuess;
 }
 
-/** One item of a plan as it is shown. */
-export interface ShownItem {
-  readonly row: number;
-  /** What stands in its first row, without empty cells. */
-  readonly cells: readonly string[];
-  readonly doubts: readonly CsvDoubt[];
-  readonly fields: readonly DifferingField[];
-}
-
-/** Items in doubt for one reason. */
-export interface DoubtGroup {
-  readonly code: CsvDoubt["code"];
-  readonly count: number;
-  /** The first of them. */
-  readonly items: readonly ShownItem[];
-}
-
-/** What bringing in a table would do, as far as it is shown. */
-export interface TablePlan {
-  readonly kind: CsvKind;
-  readonly counts: Readonly<Record<CsvItem["state"], number>>;
-  /** What cannot be read; the first of them, with how many there are. */
-  readonly issues: readonly CsvIssue[];
-  readonly issueCount: number;
-  /** Whether the table as a whole cannot be read. */
-  readonly isRefused: boolean;
-  readonly groups: readonly DoubtGroup[];
-  /** The first that are changed without a doubt, and the first that are new. */
-  readonly changed: readonly ShownItem[];
-  readonly fresh: readonly ShownItem[];
-  /** How many are written without a word of the person's. */
-  readonly sure: number;
-}
-
-/** What a person has said of the items in doubt. */
-export interface TableChoices {
-  /** The reasons that are put up with. */
-  readonly codes: readonly CsvDoubt["code"][];
-  /** What was said of single rows, by their number. */
-  readonly rows: ReadonlyMap<number, boolean>;
-  /** Whether rows that cannot be read are left out; else nothing is brought in while there are any. */
-  readonly leavesRefused: boolean;
-}
-
 /** Why a table was not brought in. */
 export type TableRefusal =
   | ChangeRefusal
   | { readonly code: "cancelled" }
   | { readonly code: "rows-refused"; readonly count: number }
+  /** Nobody has said yet whether what follows the work was done with it. */
+  | { readonly code: "follow-ups-not-said" }
   /** The book was changed after the plan was made. */
   | { readonly code: "book-changed" };
 
 /** What was brought in. */
 export interface BroughtIn {
   readonly seq: number;
-  readonly records: number;
+  /** What was written, by section: how many records are new, and how many are changed or corrected. */
+  readonly written: readonly WrittenRecords[];
+}
+
+/** How many records of a section a change writes. */
+export interface WrittenRecords {
+  readonly section: Section;
+  readonly added: number;
+  readonly changed: number;
+}
+
+/** A plan with what it was made from. */
+interface Planned {
+  readonly plan: CsvPlan;
+  readonly shown: PlanShown;
+  readonly book: Book;
+  readonly seq: number;
+  readonly last: number;
+  readonly today: DayNumber;
 }
 
 /** Told how far something is, from 0 to 1. */
 export type Progress = (share: number) => void;
 
-const SHOWN = 60;
 const SAMPLES = 3;
 /** So long the worker goes on before it listens again. */
 const SLICE_MS = 40;
@@ -114,8 +92,7 @@ class Cancelled extends Error {}
  */
 export class Tables {
   private table: CsvTable | null = null;
-  private plan: { readonly plan: CsvPlan; readonly seq: number; readonly last: number } | null =
-    null;
+  private plan: Planned | null = null;
   /** Grows with each run: one that is no longer the newest ends. */
   private run = 0;
 
@@ -179,8 +156,10 @@ export class Tables {
         const step = steps.next();
         if (step.done === true) {
           if (run !== this.run) return null;
-          this.plan = { plan: step.value, seq, last: numbered(book).lastRecordSeq };
-          return this.shown(step.value);
+          const last = numbered(book).lastRecordSeq;
+          const shown = new PlanShown(step.value, table);
+          this.plan = { plan: step.value, shown, book, seq, last, today };
+          return this.shown(this.plan);
         }
         if (performance.now() - listened < SLICE_MS) continue;
         onProgress(Math.min(1, step.value / all));
@@ -201,17 +180,20 @@ export class Tables {
     const planned = this.plan;
     if (planned === null) return { ok: false, issues: [{ code: "cancelled" }] };
     const { run } = this;
-    const { plan, seq, last } = planned;
+    const { plan, seq, book, today } = planned;
     const refused = plan.items.filter(({ state }) => state === "refused").length;
     if (plan.issues.length > 0 || (refused > 0 && !choices.leavesRefused)) {
       const count = Math.max(refused, plan.issues.length);
       return { ok: false, issues: [{ code: "rows-refused", count }] };
     }
-    let next = last;
-    const change = csvChange(plan, (item) => isTaken(item, choices), {
-      newId,
-      nextSeq: () => (next += 1),
-    });
+    const context = numberingAfter(planned);
+    const taken = csvChange(plan, (item) => planned.shown.isTaken(item, choices), context);
+    const followUps = csvFollowUps(book, taken, today);
+    if (followUps.length > 0 && choices.followUpsDone === null) {
+      return { ok: false, issues: [{ code: "follow-ups-not-said" }] };
+    }
+    const isDone = choices.followUpsDone === true;
+    const change = isDone ? withFollowUps(taken, followUps, context) : taken;
     const onWritten = (count: number): void => {
       if (run !== this.run) throw new Cancelled();
       onProgress(count / change.records.length);
@@ -224,10 +206,8 @@ export class Tables {
         const saved = await storage.apply(change, now, true, onWritten);
         if (!saved.ok) return saved;
         this.plan = null;
-        return {
-          ok: true as const,
-          value: { seq: saved.value.seq, records: change.records.length },
-        };
+        const written = writtenBy(change);
+        return { ok: true as const, value: { seq: saved.value.seq, written } };
       });
     } catch (error) {
       if (run !== this.run) return { ok: false, issues: [{ code: "cancelled" }] };
@@ -243,32 +223,11 @@ export class Tables {
     });
   }
 
-  private shown({ kind, items, issues }: CsvPlan): TablePlan {
-    const counts = { new: 0, same: 0, changed: 0, refused: 0 };
-    for (const { state } of items) counts[state] += 1;
-    const found = [...issues, ...items.flatMap((item) => item.issues)];
-    const sure = items.filter((item) => writes(item) && item.doubts.length === 0);
-    const groups = CSV_DOUBTS.flatMap((code): DoubtGroup[] => {
-      const own = items.filter((item) => writes(item) && firstDoubt(item) === code);
-      if (own.length === 0) return [];
-      return [{ code, count: own.length, items: this.show(own) }];
-    });
-    return {
-      ...{ kind, counts, groups, sure: sure.length },
-      issues: found.slice(0, SHOWN),
-      issueCount: found.length,
-      isRefused: issues.length > 0,
-      changed: this.show(sure.filter(({ state }) => state === "changed")),
-      fresh: this.show(sure.filter(({ state }) => state === "new")),
-    };
-  }
-
-  private show(items: readonly CsvItem[]): ShownItem[] {
-    return items.slice(0, SHOWN).map(({ rows, doubts, fields }) => {
-      const row = rows[0] ?? 1;
-      const cells = (this.table?.rows[row - 1] ?? []).filter((cell) => cell.trim() !== "");
-      return { row, cells, doubts, fields };
-    });
+  private shown(planned: Planned): TablePlan {
+    const { plan, shown, book, today } = planned;
+    const all = csvChange(plan, () => true, numberingAfter(planned));
+    const names = new Map<string, string>((book.tasks ?? []).map(({ id, name }) => [id, name]));
+    return shown.shown(csvFollowUps(book, all, today), (task) => names.get(task) ?? task);
   }
 
   private opened(): CsvTable {
@@ -277,15 +236,23 @@ export class Tables {
   }
 }
 
-/** The reason under which an item in doubt is shown: the weightiest. */
-function firstDoubt(item: CsvItem): CsvDoubt["code"] | null {
-  return CSV_DOUBTS.find((code) => item.doubts.some((doubt) => doubt.code === code)) ?? null;
+function numberingAfter({ last }: Planned): CsvNumbering {
+  let next = last;
+  return { newId, nextSeq: () => (next += 1) };
 }
 
-function isTaken(item: CsvItem, { codes, rows }: TableChoices): boolean {
-  const first = firstDoubt(item);
-  if (first === null) return true;
-  return rows.get(item.rows[0] ?? 0) ?? codes.includes(first);
+/** How many records of each section a change writes; a correction counts as a change. */
+function writtenBy({ records }: Change): WrittenRecords[] {
+  const bySection = groupBy(records, ({ section }) => section);
+  return Object.entries(bySection).map(([section, own]) => {
+    const changed = own.filter(isChange).length;
+    return { section: section as Section, added: own.length - changed, changed };
+  });
+}
+
+function isChange({ before, after }: RecordChange): boolean {
+  const corrects = (after as { readonly replaces?: unknown } | null)?.replaces ?? null;
+  return before !== null || corrects !== null;
 }
 
 /** The tables over the browser's databases. */

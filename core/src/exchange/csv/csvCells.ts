@@ -1,3 +1,4 @@
+import { isEqual } from "es-toolkit";
 import type { CsvColumn } from "./csvColumns.js";
 import { readCsvDate, readCsvFigure, type CsvFormat } from "./csvFormat.js";
 import type { CsvIssue } from "./csvIssue.js";
@@ -36,6 +37,26 @@ export class CsvCells {
     /** The headings as the file has them, by column. */
     private readonly headings: ReadonlyMap<string, string>,
   ) {}
+
+  /** The row as another table would have it: cells by column in place of these, each under the heading of the one it was. */
+  moved(
+    cells: Readonly<Record<string, string | null>>,
+    from: ReadonlyMap<string, string>,
+  ): CsvCells {
+    const changed = new Map(this.cells);
+    for (const [key, text] of Object.entries(cells)) {
+      if (text === null) changed.delete(key);
+      else changed.set(key, text);
+    }
+    const headings = new Map(this.headings);
+    for (const [key, was] of from) headings.set(key, this.headings.get(was) ?? key);
+    return new CsvCells(this.row, changed, this.columns, this.format, headings);
+  }
+
+  /** Whether another row has the very same cells. */
+  saysTheSame(other: CsvCells): boolean {
+    return isEqual(this.cells, other.cells);
+  }
 
   /** The text of a cell as it stands; null where it is empty or the table has no such column. */
   text(key: string): string | null {
@@ -133,7 +154,7 @@ export class CsvCells {
   refuse(key: string, expected: string): null {
     const column =
       this.headings.get(key) ?? this.columns.find((one) => one.key === key)?.title ?? null;
-    const found = this.cells.get(key) ?? "";
+    const found = this.headings.has(key) ? (this.cells.get(key) ?? "") : null;
     this.issues.push({ row: this.row, column, found, expected });
     return null;
   }

@@ -1,9 +1,10 @@
 import type { Book, RecordOf } from "../../book/book.js";
 import { referenceIssues } from "../../book/references.js";
-import type { DayNumber } from "../../calendar/dayNumber.js";
+import type { Reading } from "../../book/reading.js";
+import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { csvColumn, type CsvKind } from "./csvColumns.js";
 import { figureDoubts } from "./csvFigures.js";
-import type { CsvIssue } from "./csvIssue.js";
+import type { CsvDoubt, CsvIssue } from "./csvIssue.js";
 import { bookWith, type CsvItem } from "./csvPlan.js";
 
 type AnyRecord = RecordOf[CsvKind];
@@ -25,7 +26,7 @@ export function withReferenceIssues(
 ): readonly CsvItem[] {
   const records = written(items);
   if (records.length === 0) return items;
-  const after = withPlacesNamed(bookWith(book, kind, records), items);
+  const after = withNamed(bookWith(book, kind, records), items);
   const found = referenceIssues(after);
   if (found.length === 0) return items;
   const byId = new Map(items.map((item) => [item.record?.id ?? "", item]));
@@ -36,7 +37,7 @@ export function withReferenceIssues(
     const item = byId.get(record?.id ?? "");
     if (item === undefined) continue;
     const title = csvColumn(kind, String(field))?.title ?? csvColumn(kind, "rest")?.title ?? null;
-    const issue = { row: item.rows[0] ?? 0, column: title, found: "", expected };
+    const issue = { row: item.rows[0] ?? 0, column: title, found: null, expected };
     refused.set(item, [...(refused.get(item) ?? []), issue]);
   }
   if (refused.size === 0) return items;
@@ -48,16 +49,17 @@ export function withReferenceIssues(
   return withReferenceIssues(book, kind, left);
 }
 
-/** The book with the places that rows name and that would be added. */
-function withPlacesNamed(book: Book, items: readonly CsvItem[]): Book {
-  const named = new Set(
-    items.flatMap(({ doubts }) =>
-      doubts.flatMap((doubt) => (doubt.code === "place-unknown" ? [doubt.name] : [])),
-    ),
-  );
-  if (named.size === 0) return book;
-  const places = [...named].map((name) => ({ id: name, name })) as unknown as Book["places"];
-  return { ...book, places: [...(book.places ?? []), ...(places ?? [])] };
+/** The book with the places and people that rows name and that would be added. */
+function withNamed(book: Book, items: readonly CsvItem[]): Book {
+  const named = (code: CsvDoubt["code"]): object[] => {
+    const names = items.flatMap(({ doubts }) =>
+      doubts.flatMap((doubt) => (doubt.code === code && "name" in doubt ? [doubt.name] : [])),
+    );
+    return [...new Set(names)].map((name) => ({ id: name, name }));
+  };
+  const places = [...(book.places ?? []), ...named("place-unknown")];
+  const people = [...(book.people ?? []), ...named("person-unknown")];
+  return { ...book, places, people } as Book;
 }
 
 /** Items with what their figures leave in doubt. */
@@ -67,9 +69,50 @@ export function withFigureDoubts(
   items: readonly CsvItem[],
   today: DayNumber,
 ): readonly CsvItem[] {
+  if (kind === "machines") return withDialDoubts(book, items, today);
   if (kind !== "readings" && kind !== "entries") return items;
   const changing = items.filter(({ state }) => state === "new" || state === "changed");
   const doubts = figureDoubts(book, bookWith(book, kind, written(items)), kind, changing, today);
+  return items.map((item) => {
+    const own = doubts.get(item);
+    return own === undefined ? item : { ...item, doubts: [...own, ...item.doubts] };
+  });
+}
+
+/** Machines with what the figures of their dials leave in doubt; a new one has no others to go by. */
+function withDialDoubts(
+  book: Book,
+  items: readonly CsvItem[],
+  today: DayNumber,
+): readonly CsvItem[] {
+  const owner = new Map(items.flatMap((item) => item.along.map((one) => [one.id, item] as const)));
+  if (owner.size === 0) return items;
+  const readings = [...owner].flatMap(([id, { along }]) => along.filter((one) => one.id === id));
+  const last = Number.MAX_SAFE_INTEGER;
+  const numbered = readings.map((reading) => ({ ...reading, seq: last }));
+  const after = bookWith(bookWith(book, "machines", written(items)), "readings", numbered);
+  const asItems = numbered.map((record): CsvItem => ({
+    ...{
+      rows: [],
+      state: "new",
+      record,
+      along: [],
+      before: null,
+      fields: [],
+      doubts: [],
+      issues: [],
+    },
+  }));
+  const found = figureDoubts(book, after, "readings", asItems, today);
+  const doubts = new Map<CsvItem, CsvDoubt[]>();
+  asItems.forEach((one, index) => {
+    const reading = readings[index];
+    const item = owner.get(reading?.id ?? ("" as Reading["id"]));
+    if (item === undefined || reading === undefined) return;
+    const own = [...(found.get(one) ?? [])];
+    if (dayOf(reading.date) > today) own.push({ code: "in-future", date: reading.date });
+    if (own.length > 0) doubts.set(item, [...(doubts.get(item) ?? []), ...own]);
+  });
   return items.map((item) => {
     const own = doubts.get(item);
     return own === undefined ? item : { ...item, doubts: [...own, ...item.doubts] };

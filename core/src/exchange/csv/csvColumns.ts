@@ -22,6 +22,10 @@ export interface CsvColumn {
   readonly holds: "words" | "date" | "figure";
   /** Without it no row can be read. */
   readonly isNeeded: boolean;
+  /** Read where others write it; tables this program writes do not have it. */
+  readonly isOnlyRead: boolean;
+  /** The column for what this one holds where a heading counts it in hours. */
+  readonly inHours: string | null;
 }
 
 type Holds = CsvColumn["holds"];
@@ -32,15 +36,33 @@ const column = (
   also: readonly string[] = [],
   holds: Holds = "words",
   isNeeded = false,
-): CsvColumn => ({ key, title, also, holds, isNeeded });
+): CsvColumn => ({ key, title, also, holds, isNeeded, isOnlyRead: false, inHours: null });
+
+const onlyRead = (...of: Parameters<typeof column>): CsvColumn => ({
+  ...column(...of),
+  isOnlyRead: true,
+});
+
+const orHours = (key: string, of: CsvColumn): CsvColumn => ({ ...of, inHours: key });
 
 const MACHINE_WORDS = [
   ...["tag", "fleet number", "fleet no", "unit number", "unit no", "vehicle", "asset"],
   ...["vehicle number", "vehicle no", "machine number", "machine no", "asset number", "asset no"],
-  // What it is called by where it has no number of the house.
-  ...["registration", "registration number", "registration no", "reg no", "number plate"],
 ];
-const MACHINE = column("machine", "Machine", MACHINE_WORDS);
+const REGISTRATION_WORDS = ["registration number", "registration no", "reg no", "number plate"];
+// What it is called by where it has no number of the house.
+const MACHINE = column("machine", "Machine", [
+  ...MACHINE_WORDS,
+  ...["registration", ...REGISTRATION_WORDS],
+]);
+const ODOMETER_WORDS = [
+  ...["odometer", "odo", "odometer reading", "mileage", "current mileage", "current odometer"],
+  ...["distance", "kilometres", "kilometers", "km", "miles", "current km", "km reading"],
+];
+const HOUR_WORDS = [
+  ...["hour meter", "hour meter reading", "engine hours", "running hours", "operating hours"],
+  ...["current hours", "hrs", "machine hours"],
+];
 const MACHINE_ID = column("machineId", "Machine id");
 const REST = column("rest", "Everything else");
 const NOTE = column("note", "Note", ["notes", "remarks", "comment", "comments"]);
@@ -54,7 +76,7 @@ const DATED = [
 /** The columns of each kind of table, in the order in which they are written. */
 export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
   machines: [
-    column("tag", "Tag", ["machine", ...MACHINE_WORDS.slice(1), "number"]),
+    column("tag", "Machine number", ["machine", ...MACHINE_WORDS, "number"]),
     column("name", "Name", ["called"]),
     column("kind", "Kind", ["type", "vehicle type", "machine type", "class", "category"]),
     column("description", "Description", ["make and model", "model", "make"]),
@@ -66,7 +88,12 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
       "chassis number",
     ]),
     column("serial", "Serial number", ["serial", "serial no"]),
-    column("place", "Place", ["location", "site", "depot", "kept at"]),
+    column("registration", "Registration", REGISTRATION_WORDS),
+    column("place", "Place", ["location", "site", "depot", "kept at", "base", "garage"]),
+    column("person", "Looked after by", [
+      ...["responsible", "responsible person", "person responsible", "person", "keeper"],
+      ...["assigned to", "in charge", "driver", "operator", "mechanic"],
+    ]),
     column(
       "inService",
       "In service",
@@ -84,6 +111,25 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     column("perDay", "A day", ["per day", "daily use"], "figure"),
     column("stoppedOn", "Stopped on", [], "date"),
     column("staleAfterDays", "Stale after days", [], "figure"),
+    orHours(
+      "hours",
+      onlyRead(
+        "reading",
+        "Reading",
+        ["current reading", "last reading", "meter reading", ...ODOMETER_WORDS],
+        "figure",
+      ),
+    ),
+    onlyRead("hours", "Hours", HOUR_WORDS, "figure"),
+    onlyRead(
+      "readOn",
+      "Read on",
+      [
+        ...["date", "reading date", "date of reading", "date read", "last read", "as of"],
+        ...["odometer date", "mileage date", "meter date"],
+      ],
+      "date",
+    ),
     MACHINE_ID,
     REST,
   ],
@@ -91,13 +137,17 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     MACHINE,
     column("meter", "Meter", ["meter id"]),
     DATE,
-    column(
-      "value",
-      "Reading",
-      ["value", "figure", "odometer", "odo", "mileage", "hour meter", "hours", "distance"],
-      "figure",
-      true,
+    orHours(
+      "hours",
+      column(
+        "value",
+        "Reading",
+        ["value", "figure", "current reading", "meter reading", ...ODOMETER_WORDS],
+        "figure",
+        true,
+      ),
     ),
+    onlyRead("hours", "Hours", HOUR_WORDS, "figure"),
     column("unit", "Unit", ["counts in"]),
     column("estimated", "Estimated", ["estimate"]),
     column("confirmed", "Confirmed"),
@@ -112,7 +162,24 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     column("name", "Task", ["service", "work", "job", "item", "description"], "words", true),
     column("school", "School of the limit", ["school", "regime"]),
     column("meter", "Meter", ["meter id"]),
-    column("every", "Every", ["interval", "every so much", "distance", "km", "miles"], "figure"),
+    orHours(
+      "everyHours",
+      column(
+        "every",
+        "Every",
+        [
+          ...["interval", "every so much", "distance", "distance interval", "interval distance"],
+          ...["km", "miles", "every km", "every miles", "interval km", "interval miles"],
+        ],
+        "figure",
+      ),
+    ),
+    onlyRead(
+      "everyHours",
+      "Every hours",
+      ["hours", "interval hours", "hours interval", "hour interval", "engine hours", "hrs"],
+      "figure",
+    ),
     column("at", "At", ["milestones"]),
     column("months", "Months", ["every months", "interval months"], "figure"),
     column("days", "Days", ["every days", "interval days"], "figure"),
@@ -165,12 +232,16 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     MACHINE,
     DATE,
     column("tasks", "Work done", ["tasks", "task", "work", "service", "job"]),
-    column(
-      "meters",
-      "Dials",
-      ["reading", "odometer", "odo", "mileage", "hours", "hour meter", "meters"],
-      "figure",
+    orHours(
+      "hours",
+      column(
+        "meters",
+        "Dials",
+        ["reading", "meters", "meter reading", ...ODOMETER_WORDS],
+        "figure",
+      ),
     ),
+    onlyRead("hours", "Hours", HOUR_WORDS, "figure"),
     column("estimatedMeters", "Estimated dials"),
     column("assumed", "Taken as done", ["assumed"]),
     column("confirmed", "Confirmed"),
@@ -181,6 +252,22 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     REST,
   ],
 };
+
+/** The columns of the tables this program writes. */
+export function writtenColumns(kind: CsvKind): readonly CsvColumn[] {
+  return CSV_COLUMNS[kind].filter(({ isOnlyRead }) => !isOnlyRead);
+}
+
+/** The needed columns that a table lacks; figures in hours alone are figures too. */
+export function missingColumns(
+  kind: CsvKind,
+  columns: readonly (string | null)[],
+): readonly CsvColumn[] {
+  return CSV_COLUMNS[kind].filter(
+    ({ isNeeded, key, inHours }) =>
+      isNeeded && !columns.includes(key) && (inHours === null || !columns.includes(inHours)),
+  );
+}
 
 /** The column of a kind by what the program calls it. */
 export function csvColumn(kind: CsvKind, key: string): CsvColumn | undefined {

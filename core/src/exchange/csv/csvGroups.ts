@@ -1,5 +1,5 @@
 import { CsvCells, unguardCell } from "./csvCells.js";
-import { CSV_COLUMNS, csvColumn, type CsvKind } from "./csvColumns.js";
+import { CSV_COLUMNS, csvColumn, missingColumns, type CsvKind } from "./csvColumns.js";
 import type { CsvDoubt, CsvIssue } from "./csvIssue.js";
 import type { CsvNames } from "./csvNames.js";
 import type { CsvReading, CsvTable } from "./csvPlan.js";
@@ -12,6 +12,10 @@ export interface CsvGroup {
   readonly id: string | null;
   readonly rows: CsvRows;
   readonly doubts: readonly CsvDoubt[];
+  /** The earlier row that says the very same of a record which that row is part of already; it says nothing more. */
+  readonly repeats: number | null;
+  /** A row that contradicts the earlier ones of its record: it is refused, and they stand. */
+  readonly isApart: boolean;
 }
 
 const KIND_WORDS: Readonly<Record<CsvKind, string>> = {
@@ -23,38 +27,32 @@ const KIND_WORDS: Readonly<Record<CsvKind, string>> = {
 };
 
 const FIRST_ROW = 1;
+const NAMING_MACHINES = ["machine", "machineId", "tag", "registration"];
 
 /** What is wrong with a table before any of its rows is read: nothing in it, a column that is needed, one that is there twice. */
 export function tableIssues(table: CsvTable, { kind, columns }: CsvReading): CsvIssue[] {
   const [headings = []] = table.rows;
-  const issue = (column: string | null, found: string, expected: string): CsvIssue => ({
+  const issue = (column: string | null, expected: string): CsvIssue => ({
     row: FIRST_ROW,
-    ...{ column, found, expected },
+    ...{ column, found: null, expected },
   });
   if (headings.every((heading) => heading.trim() === "")) {
     return [
-      issue(
-        null,
-        "",
-        `headings of columns, and below them a row for each of the ${KIND_WORDS[kind]}`,
-      ),
+      issue(null, `headings of columns, and below them a row for each of the ${KIND_WORDS[kind]}`),
     ];
   }
-  const missing = CSV_COLUMNS[kind]
-    .filter(({ key, isNeeded }) => isNeeded && !columns.includes(key))
-    .map(({ title }) =>
-      issue(title, "", `a column that holds this, as ${KIND_WORDS[kind]} need it`),
-    );
-  const namesMachine = ["machine", "machineId", "tag"].some((key) => columns.includes(key));
+  const missing = missingColumns(kind, columns).map(({ title }) =>
+    issue(title, `a column that holds this, as ${KIND_WORDS[kind]} need it`),
+  );
+  const namesMachine = NAMING_MACHINES.some((key) => columns.includes(key));
   if (kind !== "parts" && !namesMachine) {
-    missing.push(issue("Machine", "", "a column with the tags of the machines"));
+    missing.push(issue("Machine", "a column with the numbers of the machines"));
   }
   const twice = columns.flatMap((key, index) =>
     key !== null && columns.indexOf(key) !== index
       ? [
           issue(
             headings[index] ?? "",
-            "",
             `another use: ${csvColumn(kind, key)?.title ?? key} is taken from ${headings[columns.indexOf(key)] ?? ""}`,
           ),
         ]
@@ -62,7 +60,7 @@ export function tableIssues(table: CsvTable, { kind, columns }: CsvReading): Csv
   );
   const isBlank = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === "");
   const isEmpty = table.rows.slice(1).every(isBlank) && table.broken.length === 0;
-  const none = isEmpty ? [issue(null, "", "rows below the headings")] : [];
+  const none = isEmpty ? [issue(null, "rows below the headings")] : [];
   return [...missing, ...twice, ...none];
 }
 
@@ -99,9 +97,14 @@ export function* rowsOf(
   }
 }
 
+interface GrowingGroup extends Omit<CsvGroup, "rows" | "doubts"> {
+  readonly rows: CsvCells[];
+  readonly doubts: CsvDoubt[];
+}
+
 /** Rows put together that are of one record: by its id, else by what they have in common. */
 export class CsvGrouping {
-  private readonly groups: { id: string | null; rows: CsvCells[]; doubts: CsvDoubt[] }[] = [];
+  private readonly groups: GrowingGroup[] = [];
   private readonly byId = new Map<string, number>();
   private readonly byLikeness = new Map<string, number>();
 
@@ -121,31 +124,36 @@ export class CsvGrouping {
           ? undefined
           : this.byLikeness.get(likeness);
     const group = known === undefined ? undefined : this.groups[known];
+    const own = { id, rows: [cells], doubts: [...doubts], repeats: null, isApart: false };
     if (group === undefined) {
-      const place = this.groups.push({ id, rows: [cells], doubts: [...doubts] }) - 1;
+      const place = this.groups.push(own) - 1;
       if (id !== null) this.byId.set(id, place);
       if (likeness !== null && !this.byLikeness.has(likeness)) this.byLikeness.set(likeness, place);
       return;
     }
-    this.checkAlike(group.rows[0] as CsvCells, cells, shape.ofEachRow);
+    const same = id === null ? group.rows.find((row) => row.saysTheSame(cells)) : undefined;
+    if (same !== undefined && shape.ofEachRow !== null) {
+      this.groups.push({ ...own, repeats: same.row });
+      return;
+    }
+    const issues = cells.issues.length;
+    this.checkAlike(group.rows, cells);
+    if (cells.issues.length > issues) {
+      this.groups.push({ ...own, isApart: true });
+      return;
+    }
     group.rows.push(cells);
     group.doubts.push(...doubts);
   }
 
   all(): readonly CsvGroup[] {
-    return this.groups.map(({ id, rows, doubts }) => ({
-      id,
-      rows: rows as unknown as CsvRows,
-      doubts,
-    }));
+    return this.groups.map((group) => ({ ...group, rows: group.rows as unknown as CsvRows }));
   }
 
   /** Later rows of a record say the same of it, or nothing; a kind of one row each has no later ones. */
-  private checkAlike(
-    first: CsvCells,
-    cells: CsvCells,
-    ofEachRow: ReadonlySet<string> | null,
-  ): void {
+  private checkAlike(rows: readonly CsvCells[], cells: CsvCells): void {
+    const { ofEachRow, part } = csvShape(this.kind);
+    const first = rows[0] as CsvCells;
     if (ofEachRow === null) {
       cells.refuse(idColumn(this.kind), `an id of its own (row ${first.row} has it)`);
       return;
@@ -154,6 +162,11 @@ export class CsvGrouping {
       const said = cells.text(key);
       if (ofEachRow.has(key) || cells.word(key) === null || said === first.text(key)) continue;
       cells.refuse(key, `the same as in row ${first.row}, or nothing`);
+    }
+    const own = part?.of(cells) ?? null;
+    const before = own === null ? undefined : rows.find((row) => part?.of(row) === own);
+    if (before !== undefined && part !== undefined) {
+      cells.refuse(part.key, `another ${part.noun} than row ${before.row} speaks of`);
     }
   }
 }

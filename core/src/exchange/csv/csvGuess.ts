@@ -1,6 +1,12 @@
 import type { DecimalSign } from "../../quantity/numeral.js";
 import { unguardCell } from "./csvCells.js";
-import { CSV_COLUMNS, CSV_KINDS, type CsvColumn, type CsvKind } from "./csvColumns.js";
+import {
+  CSV_COLUMNS,
+  CSV_KINDS,
+  missingColumns,
+  type CsvColumn,
+  type CsvKind,
+} from "./csvColumns.js";
 import {
   csvUnit,
   tellDates,
@@ -52,6 +58,19 @@ function likeness(heading: string, column: CsvColumn): number {
   return within ? WITHIN : 0;
 }
 
+/** The units a heading names, such as km in `Odometer (km)`. */
+function unitsIn(heading: string): ("km" | "mi" | "h")[] {
+  return (heading.match(/[A-Za-z]+/g) ?? []).flatMap((word) => csvUnit(word) ?? []);
+}
+
+/** The column a heading means by one it fits: that of the hours where it counts in hours only. */
+function columnMeant({ key, inHours }: CsvColumn, heading: string): string {
+  const units = unitsIn(heading);
+  return inHours !== null && units.length > 0 && units.every((unit) => unit === "h")
+    ? inHours
+    : key;
+}
+
 /** What the columns of a file hold, as their headings say: each of a table's columns at most once, the best named first. */
 export function guessColumns(kind: CsvKind, headings: readonly string[]): CsvColumns {
   const plainHeadings = headings.map((heading) => plain(unguardCell(heading)));
@@ -60,30 +79,31 @@ export function guessColumns(kind: CsvKind, headings: readonly string[]): CsvCol
   for (const needed of [EXACT, KNOWN, WITHIN]) {
     plainHeadings.forEach((heading, index) => {
       if (columns[index] !== null) return;
-      const found = CSV_COLUMNS[kind].find(
-        (column) => !taken.has(column.key) && likeness(heading, column) >= needed,
-      );
+      const found = CSV_COLUMNS[kind]
+        .filter((column) => likeness(heading, column) >= needed)
+        .map((column) => columnMeant(column, headings[index] ?? ""))
+        .find((key) => !taken.has(key));
       if (found === undefined) return;
-      taken.add(found.key);
-      columns[index] = found.key;
+      taken.add(found);
+      columns[index] = found;
     });
   }
   return columns;
 }
 
-/** Which kind of table headings belong to: that which knows most of them, and its needed ones first. */
+/** Which kind of table headings belong to: that which knows most of them and leaves out fewest, its needed ones first. */
 export function guessKind(headings: readonly string[]): CsvKind {
   const plainHeadings = headings.map((heading) => plain(unguardCell(heading)));
   const worth = (kind: CsvKind): number => {
     const columns = guessColumns(kind, headings);
     const known = columns.reduce((sum, key, index) => {
       const column = CSV_COLUMNS[kind].find((one) => one.key === key);
-      return column === undefined ? sum : sum + likeness(plainHeadings[index] ?? "", column);
+      // What comes along with records of a kind does not make a table one of them.
+      if (column === undefined || column.isOnlyRead) return sum;
+      return sum + likeness(plainHeadings[index] ?? "", column);
     }, 0);
-    const missing = CSV_COLUMNS[kind].filter(
-      ({ isNeeded, key }) => isNeeded && !columns.includes(key),
-    );
-    return known - missing.length * EXACT;
+    const leftOut = columns.filter((key, index) => key === null && plainHeadings[index] !== "");
+    return known - missingColumns(kind, columns).length * EXACT - leftOut.length * WITHIN;
   };
   return CSV_KINDS.reduce((best, kind) => (worth(kind) > worth(best) ? kind : best));
 }
@@ -120,9 +140,7 @@ export function guessFormat(
   rows: readonly (readonly string[])[],
   habits: CsvHabits,
 ): Pick<CsvGuess, "dates" | "decimal" | "distance"> {
-  const units = (rows[0] ?? []).flatMap((heading) =>
-    (heading.match(/[A-Za-z]+/g) ?? []).flatMap((word) => csvUnit(word) ?? []),
-  );
+  const units = (rows[0] ?? []).flatMap(unitsIn);
   return {
     dates: tellDates(textsOf(kind, columns, rows, "date"), habits.dates),
     decimal: tellDecimal(textsOf(kind, columns, rows, "figure"), habits.decimal),

@@ -8,8 +8,8 @@ export interface CsvIssue {
   readonly row: number;
   /** The heading of the column; null where the row as a whole is meant. */
   readonly column: string | null;
-  /** What stands there; empty where nothing does. */
-  readonly found: string;
+  /** What stands there, empty where the cell is; null where no cell is meant, or the table has none for it. */
+  readonly found: string | null;
   /** What should have stood there, as the end of "expected …". */
   readonly expected: string;
 }
@@ -31,6 +31,8 @@ export type CsvDoubt =
   | { readonly code: "work-unknown"; readonly names: readonly string[] }
   /** The book has no such place: taken, it is added. */
   | { readonly code: "place-unknown"; readonly name: string }
+  /** The book has no such person: taken, one is added. */
+  | { readonly code: "person-unknown"; readonly name: string }
   /** It refers to what this book does not have: taken, those references are left out. */
   | { readonly code: "references-missing"; readonly fields: readonly string[] };
 
@@ -44,14 +46,44 @@ export const CSV_DOUBTS = [
   "tag-alike",
   "work-unknown",
   "place-unknown",
+  "person-unknown",
   "references-missing",
 ] as const satisfies readonly CsvDoubt["code"][];
+
+/** What several records in doubt have in common, so that one answer holds for all; null where each is of its own. */
+export function csvQuestion(doubts: readonly CsvDoubt[]): string | null {
+  const shared = doubts.map(sharedDoubt);
+  return shared.length === 0 || shared.includes(null) ? null : JSON.stringify(shared);
+}
+
+function sharedDoubt(doubt: CsvDoubt): unknown {
+  switch (doubt.code) {
+    case "row-short":
+      return [doubt.code];
+    case "tag-alike":
+      return [doubt.code, doubt.tag];
+    case "in-future":
+      return [doubt.code, doubt.date];
+    case "work-unknown":
+      return [doubt.code, doubt.names.map((name) => name.toLowerCase())];
+    case "place-unknown":
+    case "person-unknown":
+      return [doubt.code, doubt.name.toLowerCase()];
+    case "references-missing":
+      return [doubt.code, doubt.fields];
+    case "differs":
+    case "repeated":
+    case "figure-in-doubt":
+      return null;
+  }
+}
 
 /** An issue as one line: where, what was expected, and what stood there. */
 export function describeCsvIssue({ row, column, found, expected }: CsvIssue): string {
   const place = column === null ? `Row ${row}` : `Row ${row}, ${column}`;
   const most = 60;
+  if (found === null) return `${place}: expected ${expected}`;
+  if (found.trim() === "") return `${place}: expected ${expected}; this cell is empty`;
   const shown = found.length > most ? `${found.slice(0, most)}…` : found;
-  const there = found === "" ? "" : ` (there is ${JSON.stringify(shown)})`;
-  return `${place}: expected ${expected}${there}`;
+  return `${place}: expected ${expected} (there is ${JSON.stringify(shown)})`;
 }

@@ -17,12 +17,12 @@ export function machineOfRow(
   const text = cells.word("machine");
   if (text === null) {
     const key = cells.word("machineId") === null ? "machine" : "machineId";
-    return cells.refuse(key, "the tag or the id of a machine of this book");
+    return cells.refuse(key, "the number or the id of a machine of this book");
   }
   const meant = names.machine(text);
-  if (meant.code === "none") return cells.refuse("machine", "the tag of a machine of this book");
+  if (meant.code === "none") return cells.refuse("machine", "the number of a machine of this book");
   if (meant.code === "several") {
-    return cells.refuse("machine", "a tag that only one machine has, or the machine's id");
+    return cells.refuse("machine", "a number that only one machine has, or the machine's id");
   }
   const { thing: machine, isAlike } = meant;
   const doubts: CsvDoubt[] = isAlike ? [{ code: "tag-alike", text, tag: machine.tag }] : [];

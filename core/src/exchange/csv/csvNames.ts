@@ -1,8 +1,8 @@
 import type { Book } from "../../book/book.js";
-import type { MachineId, PlaceId, TaskId } from "../../book/ids.js";
+import type { MachineId, PersonId, PlaceId, TaskId } from "../../book/ids.js";
 import type { Machine, Meter } from "../../book/machine.js";
 import type { Task } from "../../book/task.js";
-import type { Place } from "../../book/workshop.js";
+import type { Person, Place } from "../../book/workshop.js";
 
 /** What a task of the book or of the table is called. */
 export type NamedTask = Pick<Task, "id" | "name" | "machine">;
@@ -35,6 +35,38 @@ class Index<Thing> {
   }
 }
 
+/** Things by their ids, else by what they are called. */
+class Known<Thing extends { readonly id: string; readonly name: string }> {
+  private readonly byId = new Map<string, Thing>();
+  private readonly byName = new Index<Thing>();
+
+  add(thing: Thing, names: readonly string[]): void {
+    this.byId.set(thing.id, thing);
+    for (const name of names) this.byName.add(name, thing);
+  }
+
+  find(name: string): Meant<Thing> {
+    const thing = this.byId.get(name);
+    return thing === undefined ? this.byName.find(name) : { code: "one", thing, isAlike: false };
+  }
+
+  /** What it is called in a cell: its name where that is plain, else its id. */
+  nameOf(id: string): string {
+    const name = this.byId.get(id)?.name ?? id;
+    const meant = this.find(name);
+    return meant.code === "one" && meant.thing.id === id ? name : id;
+  }
+}
+
+/** A registration without what is written between its parts. */
+const plateOf = (text: string): string => text.replace(/[\s-]+/g, "");
+
+/** How somebody of a name may sign: the first letters of its words, as `MT`; the name where it has none. */
+export function initialsOf(name: string): string {
+  const letters = name.match(/(?<![\p{L}\p{N}])[\p{L}\p{N}]/gu) ?? [];
+  return letters.length === 0 ? name : letters.join("").toUpperCase();
+}
+
 /** A tag of digits without its leading zeros, as a spreadsheet leaves it. */
 const asNumber = (tag: string): string | null =>
   /^\d+$/.test(tag.trim()) ? tag.trim().replace(/^0+(?=\d)/, "") : null;
@@ -46,18 +78,24 @@ export class CsvNames {
   private readonly machinesByNumber = new Index<Machine>();
   private readonly tasksById = new Map<string, NamedTask>();
   private readonly tasksByMachine = new Map<string, Index<NamedTask>>();
-  private readonly placesById = new Map<string, Place>();
-  private readonly placesByName = new Index<Place>();
+  private readonly machinesByPlate = new Index<Machine>();
+  private readonly places = new Known<Place>();
+  private readonly people = new Known<Person>();
 
-  constructor(book: Pick<Book, "machines" | "tasks" | "places">) {
+  constructor(book: Pick<Book, "machines" | "tasks" | "places" | "people">) {
     for (const machine of book.machines ?? []) {
       this.machinesById.set(machine.id, machine);
       this.machinesByTag.add(machine.tag, machine);
       const number = asNumber(machine.tag);
       if (number !== null) this.machinesByNumber.add(number, machine);
+      const plate = plateOf(machine.registration ?? "");
+      if (plate !== "") this.machinesByPlate.add(plate, machine);
     }
     for (const task of book.tasks ?? []) this.addTask(task);
-    for (const place of book.places ?? []) this.addPlace(place);
+    for (const place of book.places ?? []) this.places.add(place, [place.name]);
+    for (const person of book.people ?? []) {
+      this.people.add(person, [...new Set([person.name, person.initials])]);
+    }
   }
 
   /** A task of the table, which other rows may name. */
@@ -69,18 +107,14 @@ export class CsvNames {
     this.tasksByMachine.set(task.machine, own);
   }
 
-  addPlace(place: Place): void {
-    this.placesById.set(place.id, place);
-    this.placesByName.add(place.name, place);
-  }
-
   machineOf(id: string): Machine | undefined {
     return this.machinesById.get(id);
   }
 
-  /** The machine of a tag: as it is written, else as a number where both are one. */
+  /** The machine of a tag: as it is written, else as a registration, else as a number where both are one. */
   machine(tag: string): Meant<Machine> {
-    const meant = this.machinesByTag.find(tag);
+    const byTag = this.machinesByTag.find(tag);
+    const meant = byTag.code === "none" ? this.machineOfPlate(tag) : byTag;
     const number = asNumber(tag);
     if (meant.code !== "none" || number === null) return meant;
     const alike = this.machinesByNumber.find(number);
@@ -94,11 +128,18 @@ export class CsvNames {
     return this.tasksByMachine.get(machine)?.find(name) ?? NONE;
   }
 
+  /** The machine of a registration, spaces and hyphens in it aside. */
+  machineOfPlate(text: string): Meant<Machine> {
+    return this.machinesByPlate.find(plateOf(text));
+  }
+
   place(name: string): Meant<Place> {
-    const byId = this.placesById.get(name);
-    return byId === undefined
-      ? this.placesByName.find(name)
-      : { code: "one", thing: byId, isAlike: false };
+    return this.places.find(name);
+  }
+
+  /** The person of an id, a name or initials. */
+  person(name: string): Meant<Person> {
+    return this.people.find(name);
   }
 
   hasTask(machine: string, id: string): boolean {
@@ -114,9 +155,11 @@ export class CsvNames {
   }
 
   nameOfPlace(id: PlaceId): string {
-    const name = this.placesById.get(id)?.name ?? id;
-    const meant = this.place(name);
-    return meant.code === "one" && meant.thing.id === id ? name : id;
+    return this.places.nameOf(id);
+  }
+
+  nameOfPerson(id: PersonId): string {
+    return this.people.nameOf(id);
   }
 }
 

@@ -1,7 +1,9 @@
 import type { Book, RecordOf } from "../../book/book.js";
 import type { Change, RecordChange } from "../../book/change.js";
-import type { PlaceId } from "../../book/ids.js";
-import type { Place } from "../../book/workshop.js";
+import type { PersonId, PlaceId } from "../../book/ids.js";
+import type { Reading } from "../../book/reading.js";
+import type { Person, Place } from "../../book/workshop.js";
+import { initialsOf } from "./csvNames.js";
 import type { CsvFormat } from "./csvFormat.js";
 import type { CsvColumns } from "./csvGuess.js";
 import type { CsvKind } from "./csvColumns.js";
@@ -26,9 +28,11 @@ export interface CsvReading {
 export interface CsvItem {
   /** The rows it stands in, as a spreadsheet counts them. */
   readonly rows: readonly number[];
-  readonly state: "new" | "same" | "changed" | "refused";
+  readonly state: "new" | "same" | "changed" | "repeated" | "refused";
   /** The record as it would stand; null where it is refused. */
   readonly record: RecordOf[CsvKind] | null;
+  /** Readings that come with a machine, to be written with it. */
+  readonly along: readonly Reading[];
   /** What the book has of it; null where it is new. */
   readonly before: RecordOf[CsvKind] | null;
   /** What would be changed. */
@@ -56,49 +60,94 @@ export function writes(item: CsvItem): boolean {
 /**
  * The one change that brings in the items taken. Items refused, and those that say what the book has
  * already, are left out whatever is taken. New dated records get the next numbers in the order of
- * the table; places that are named and not there yet are added.
+ * the table; places and people that are named and not there yet are added.
  */
 export function csvChange(
   { kind, items }: CsvPlan,
   isTaken: IsTaken,
-  context: { readonly newId: () => string; readonly nextSeq: () => number },
+  context: CsvNumbering,
 ): Change {
-  const places = new Map<string, Place>();
+  const named: Named = { places: new Map(), people: new Map() };
   const records = items
     .filter((item) => writes(item) && isTaken(item))
-    .map((item): RecordChange => {
-      const record = finished(item, places, context);
+    .flatMap((item): RecordChange[] => {
+      const record = finished(item, kind, named, context);
       const isEdit = item.before !== null && item.before.id === record.id;
-      return { section: kind, id: record.id, before: isEdit ? item.before : null, after: record };
+      const own = { section: kind, id: record.id, before: isEdit ? item.before : null };
+      const along = item.along.map((reading): RecordChange => ({
+        section: "readings",
+        id: reading.id,
+        before: null,
+        after: confirmedWhereDoubted(item, { ...reading, seq: context.nextSeq() }),
+      }));
+      // A machine that only brings readings stays as it is.
+      return isEdit && item.fields.length === 0
+        ? along
+        : [{ ...own, after: record }, ...along];
     });
-  const added = [...places.values()].map((place): RecordChange => ({
-    section: "places",
-    id: place.id,
-    before: null,
-    after: place,
+  const places = [...named.places.values()].map((place): RecordChange => ({
+    ...{ section: "places", id: place.id, before: null, after: place },
   }));
-  return { command: "bring-in-table", records: [...added, ...records] };
+  const people = [...named.people.values()].map((person): RecordChange => ({
+    ...{ section: "people", id: person.id, before: null, after: person },
+  }));
+  return { command: "bring-in-table", records: [...places, ...people, ...records] };
 }
 
-/** A record as it is written: numbered, confirmed where a person took a doubtful rise, its place by id. */
+/** Ids and numbers for what is written. */
+export interface CsvNumbering {
+  readonly newId: () => string;
+  readonly nextSeq: () => number;
+}
+
+/** What is added because rows name it, by its name in small letters. */
+interface Named {
+  readonly places: Map<string, Place>;
+  readonly people: Map<string, Person>;
+}
+
+function nameOnce<Thing>(known: Map<string, Thing>, name: string, make: () => Thing): Thing {
+  const key = name.toLowerCase();
+  const thing = known.get(key) ?? make();
+  known.set(key, thing);
+  return thing;
+}
+
+/** A record as it is written: numbered, confirmed where a person took a doubtful rise, place and person by id. */
 function finished(
   item: CsvItem,
-  places: Map<string, Place>,
-  { newId, nextSeq }: { readonly newId: () => string; readonly nextSeq: () => number },
+  kind: CsvKind,
+  named: Named,
+  { newId, nextSeq }: CsvNumbering,
 ): RecordOf[CsvKind] {
   const record = { ...item.record } as Record<string, unknown>;
   if (isDatedRecord(record) && (record["seq"] ?? null) === null) record["seq"] = nextSeq();
   for (const doubt of item.doubts) {
-    if (doubt.code === "figure-in-doubt" && doubt.doubt.code === "impossible-rise") {
-      record["confirmed"] = true;
+    if (kind !== "machines" && isDoubtedRise(doubt)) record["confirmed"] = true;
+    if (doubt.code === "place-unknown") {
+      const { name } = doubt;
+      const make = (): Place => ({ id: newId() as PlaceId, name });
+      record["place"] = nameOnce(named.places, name, make).id;
     }
-    if (doubt.code !== "place-unknown") continue;
-    const key = doubt.name.toLowerCase();
-    const place = places.get(key) ?? { id: newId() as PlaceId, name: doubt.name };
-    places.set(key, place);
-    record["place"] = place.id;
+    if (doubt.code === "person-unknown") {
+      const { name } = doubt;
+      const make = (): Person => ({ id: newId() as PersonId, name, initials: initialsOf(name) });
+      record["person"] = nameOnce(named.people, name, make).id;
+    }
   }
   return record as unknown as RecordOf[CsvKind];
+}
+
+function isDoubtedRise(doubt: CsvDoubt): boolean {
+  return doubt.code === "figure-in-doubt" && doubt.doubt.code === "impossible-rise";
+}
+
+/** A reading that came along, confirmed where a person took its doubtful rise. */
+function confirmedWhereDoubted({ doubts }: CsvItem, reading: Reading): Reading {
+  const isDoubted = doubts.some(
+    (doubt) => isDoubtedRise(doubt) && "meter" in doubt && doubt.meter.id === reading.meter,
+  );
+  return isDoubted ? { ...reading, confirmed: true } : reading;
 }
 
 function isDatedRecord(record: Readonly<Record<string, unknown>>): boolean {

@@ -1,4 +1,5 @@
 import type { RecordOf } from "../../book/book.js";
+import type { MeterId } from "../../book/ids.js";
 import type { IssuePath } from "../../book/issue.js";
 import type { CsvCells } from "./csvCells.js";
 import type { CsvKind } from "./csvColumns.js";
@@ -13,6 +14,16 @@ export interface CsvSaid {
   /** The fields they name; those that are not named stay as they are. */
   readonly fields: Readonly<Record<string, unknown>>;
   readonly doubts: readonly CsvDoubt[];
+  /** Readings that come along with a machine. */
+  readonly along?: readonly FigureSaid[];
+}
+
+/** A figure of a dial that comes with the machine itself, in the unit of its meter. */
+export interface FigureSaid {
+  readonly meter: MeterId;
+  readonly value: number;
+  /** Null where no day stands with it. */
+  readonly date: string | null;
 }
 
 /** How the records of one kind stand in a table. */
@@ -23,6 +34,14 @@ export interface CsvShape<K extends CsvKind = CsvKind> {
   readonly ofEachRow: ReadonlySet<string> | null;
   /** What rows without an id have in common that are of one record; null where that is not said. */
   readonly groupOf: (cells: CsvCells, names: CsvNames) => string | null;
+  /** The rows of a record that stand in one row of the table; the row itself where absent. */
+  readonly split?: (cells: CsvCells) => readonly CsvCells[];
+  /** The part of a record that a row speaks of, which no other row may: where it stands, what it is, and which. */
+  readonly part?: {
+    readonly key: string;
+    readonly noun: string;
+    readonly of: (cells: CsvCells) => string | null;
+  };
   /** What the rows say, read beside what the book has of the record. Notes what it cannot read with the cells. */
   readonly read: (rows: CsvRows, names: CsvNames, before: RecordOf[K] | null) => CsvSaid;
   /** What makes a record and rows without an id speak of the same thing. */

@@ -1,6 +1,6 @@
 import type { Book, RecordOf } from "../../book/book.js";
 import { guardCell } from "./csvCells.js";
-import { CSV_COLUMNS, type CsvKind } from "./csvColumns.js";
+import { CSV_COLUMNS, writtenColumns, type CsvKind } from "./csvColumns.js";
 import { CsvNames } from "./csvNames.js";
 import { restOf, type Fields } from "./csvRecord.js";
 import type { CsvRows, CsvShape } from "./csvShape.js";
@@ -17,7 +17,7 @@ type Rows = readonly ReadonlyMap<string, string>[];
 export function writeCsv(book: Book, kind: CsvKind): string[][] {
   const names = new CsvNames(book);
   const shape = csvShape(kind);
-  const columns = CSV_COLUMNS[kind];
+  const columns = writtenColumns(kind);
   const records: readonly RecordOf[CsvKind][] = book[kind] ?? [];
   const rows = records.flatMap((record) => rowsOfRecord(kind, shape, record, names));
   return [

@@ -19,9 +19,11 @@ const DIAL = /^(?:(.+?)\s+)?([\d.,']+)\s*(km|mi|h)?$/i;
 
 /** What the dials showed: `41800`, `41800 km`, or `odo 41800; hrs 12.5`; null where nothing is said or it cannot be read. */
 function dialsOf(cells: CsvCells, machine: Machine): Record<string, number> | null {
-  const words = cells.words("meters");
-  if (words === null) return null;
+  const hours = cells.word("hours");
+  const words = cells.words("meters") ?? [];
+  if (words.length === 0 && hours === null) return null;
   const figures = words.map((word) => dialOf(word, cells, machine));
+  if (hours !== null) figures.push(hoursOf(cells, machine));
   if (figures.includes(null)) return null;
   return Object.fromEntries(figures.flatMap((figure) => (figure === null ? [] : [figure])));
 }
@@ -47,6 +49,17 @@ function dialOf(word: string, cells: CsvCells, machine: Machine): readonly [stri
   return value === null
     ? cells.refuse("meters", `a figure in ${meter.unit}, in which ${meter.id} counts`)
     : [meter.id, value];
+}
+
+/** What the machine's hour meter showed, by the column of hours. */
+function hoursOf(cells: CsvCells, machine: Machine): readonly [string, number] | null {
+  const said = cells.measure("hours");
+  if (said === null) return null;
+  const meter = (machine.meters ?? []).find(({ unit }) => unit === "h");
+  if (meter === undefined) return meterOfRow(cells, "hours", machine, "h") as null;
+  return said.unit === null || said.unit === "h"
+    ? [meter.id, said.value]
+    : cells.refuse("hours", "hours, as this column holds them");
 }
 
 /** The work a row names, as far as the machine has such tasks; the rest by name. */

@@ -1,18 +1,30 @@
-import type { MeterId, PlaceId } from "../../book/ids.js";
+import type { PersonId, PlaceId } from "../../book/ids.js";
 import type { Machine, Meter } from "../../book/machine.js";
 import type { CsvCells } from "./csvCells.js";
 import { csvUnit } from "./csvFormat.js";
 import type { CsvDoubt } from "./csvIssue.js";
-import type { CsvNames } from "./csvNames.js";
-import { cellsOf, saidOnly, type CsvRows, type CsvSaid, type CsvShape } from "./csvShape.js";
+import type { CsvNames, Meant } from "./csvNames.js";
+import { MachineDials, meterCounting, USUAL_ID } from "./machineDials.js";
+import {
+  cellsOf,
+  saidOnly,
+  type CsvRows,
+  type CsvSaid,
+  type CsvShape,
+  type FigureSaid,
+} from "./csvShape.js";
 
-const USUAL_ID: Readonly<Record<Meter["unit"], string>> = { km: "odo", mi: "odo", h: "hrs" };
+/** The meter a row speaks of, as far as it can be told from that row alone. */
+function meterIdOf(cells: CsvCells): string | null {
+  const unit = csvUnit(cells.word("unit") ?? "") ?? null;
+  return cells.word("meter") ?? (unit === null ? null : USUAL_ID[unit]);
+}
 
 /** The meter a row names, with what it says of it; null where it names none. */
 function meterOf(cells: CsvCells, before: Machine | null): Meter | null {
   const unit = csvUnit(cells.word("unit") ?? "");
   if (unit === undefined) return cells.refuse("unit", "km, mi or h");
-  const id = cells.word("meter") ?? (unit === null ? null : USUAL_ID[unit]);
+  const id = meterIdOf(cells);
   const said = {
     name: cells.text("meterName"),
     perDay: cells.figure("perDay"),
@@ -29,47 +41,59 @@ function meterOf(cells: CsvCells, before: Machine | null): Meter | null {
   if (known !== undefined && known.unit !== counts) {
     return cells.refuse("unit", `${known.unit}, in which ${id} of this machine counts`);
   }
-  const measure = counts === "h" ? "hours" : "distance";
-  return { ...known, id: id as MeterId, measure, unit: counts, ...saidOnly(said) };
+  return { ...known, ...meterCounting(id, counts), ...saidOnly(said) };
 }
 
-/** The meters that rows name, in the place of those of the same id; new ones last. */
-function metersOf(rows: CsvRows, before: Machine | null): Meter[] | null {
-  const named = rows.flatMap((row) => {
-    const meter = meterOf(row, before);
-    return meter === null ? [] : [{ row, meter }];
-  });
-  if (named.length === 0) return null;
-  const said = new Map<string, Meter>();
-  for (const { row, meter } of named) {
-    if (said.has(meter.id)) row.refuse("meter", "another meter than the rows before it");
-    said.set(meter.id, meter);
-  }
+/** The meters that rows name, in the place of those of the same id, new ones last; with what their dials show. */
+function metersOf(
+  rows: CsvRows,
+  before: Machine | null,
+): { readonly meters: readonly Meter[] | null; readonly along: readonly FigureSaid[] } {
+  const own = rows.map((row) => ({ row, meter: meterOf(row, before) }));
+  const said = new Map(own.flatMap(({ meter }) => (meter === null ? [] : [[meter.id, meter]])));
   const kept = (before?.meters ?? []).map((meter) => said.get(meter.id) ?? meter);
   const known = new Set<string>(kept.map(({ id }) => id));
-  return [...kept, ...[...said.values()].filter(({ id }) => !known.has(id))];
+  const named = [...kept, ...[...said.values()].filter(({ id }) => !known.has(id))];
+  const dials = new MachineDials(named);
+  for (const { row, meter } of own) dials.take(row, meter);
+  const { meters, along } = dials.said();
+  const isSaid = said.size > 0 || meters.length > named.length;
+  return { meters: isSaid ? meters : null, along };
 }
 
-function placeOf(
+/** What a cell names, or its name where the book has nothing of that name, in doubt. */
+function namedThing<Id extends string>(
   cells: CsvCells,
-  names: CsvNames,
-): { readonly place: PlaceId | null; readonly doubts: CsvDoubt[] } {
-  const name = cells.word("place");
-  if (name === null) return { place: null, doubts: [] };
-  const meant = names.place(name);
-  if (meant.code === "one") return { place: meant.thing.id, doubts: [] };
-  if (meant.code === "several") cells.refuse("place", "a name that only one place has, or its id");
-  // The name stands for the id until the place is added.
-  return { place: name as PlaceId, doubts: [{ code: "place-unknown", name }] };
+  key: "place" | "person",
+  find: (name: string) => Meant<{ readonly id: Id }>,
+): { readonly id: Id | null; readonly doubts: CsvDoubt[] } {
+  const name = cells.word(key);
+  if (name === null) return { id: null, doubts: [] };
+  const meant = find(name);
+  if (meant.code === "one") return { id: meant.thing.id, doubts: [] };
+  if (meant.code === "several") {
+    cells.refuse(key, `a name that only one ${key} has, or the id`);
+  }
+  // The name stands for the id until it is added.
+  return { id: name as Id, doubts: [{ code: `${key}-unknown`, name }] };
+}
+
+/** What a machine is called by: its tag, else that of the machine of its registration, else its registration. */
+function tagOf(cells: CsvCells, names: CsvNames): string | null {
+  const plate = cells.word("registration");
+  if (plate === null || cells.word("tag") !== null) {
+    return cells.needed("tag", "the number or name people call the machine by");
+  }
+  const known = names.machineOfPlate(plate);
+  return known.code === "one" ? known.thing.tag : plate;
 }
 
 function read(rows: CsvRows, names: CsvNames, before: Machine | null): CsvSaid {
   const [cells] = rows;
-  const { place, doubts } = placeOf(cells, names);
-  const tag =
-    before === null
-      ? cells.needed("tag", "the number or name people call the machine by")
-      : (cells.word("tag") ?? before.tag);
+  const place = namedThing<PlaceId>(cells, "place", (name) => names.place(name));
+  const person = namedThing<PersonId>(cells, "person", (name) => names.person(name));
+  const tag = before === null ? tagOf(cells, names) : (cells.word("tag") ?? before.tag);
+  const { meters, along } = metersOf(rows, before);
   const fields = {
     tag,
     name: cells.text("name") ?? (before === null ? (cells.text("description") ?? tag) : null),
@@ -78,38 +102,42 @@ function read(rows: CsvRows, names: CsvNames, before: Machine | null): CsvSaid {
     variant: cells.text("variant"),
     vin: cells.word("vin"),
     serial: cells.word("serial"),
-    place,
+    registration: cells.word("registration"),
+    place: place.id,
+    person: person.id,
     inService: cells.date("inService"),
     acquired: cells.date("acquired"),
     history: cells.oneOf("history", ["known", "unknown"]),
     regime: cells.word("regime"),
     gallons: cells.oneOf("gallons", ["us", "imperial"]),
     note: cells.text("note"),
-    meters: metersOf(rows, before),
+    meters,
   };
-  return { fields: saidOnly(fields), doubts };
+  return { fields: saidOnly(fields), doubts: [...place.doubts, ...person.doubts], along };
 }
 
 /** Machines in a table: a row each meter, one where there is none. */
 export const MACHINE_ROWS: CsvShape<"machines"> = {
   columnOf: { meters: "meter", id: "machineId" },
-  ofEachRow: new Set(["meter", "meterName", "unit", "perDay", "stoppedOn", "staleAfterDays"]),
+  ofEachRow: new Set([
+    ...["meter", "meterName", "unit", "perDay", "stoppedOn", "staleAfterDays"],
+    ...["reading", "hours", "readOn"],
+  ]),
+  part: { key: "meter", noun: "meter", of: meterIdOf },
   groupOf: (cells) => {
-    const tag = cells.word("tag");
+    const tag = cells.word("tag") ?? cells.word("registration");
     return tag === null ? null : tag.toLowerCase();
   },
   read,
   likeness: ({ tag }) => String(tag).trim().toLowerCase(),
   write: (machine, names) => {
     const { tag, name, kind, description, variant, vin, serial, inService, acquired } = machine;
-    const { history, regime, gallons, note } = machine;
-    const place =
-      machine.place === null || machine.place === undefined
-        ? null
-        : names.nameOfPlace(machine.place);
+    const { history, regime, gallons, note, registration } = machine;
+    const place = machine.place ? names.nameOfPlace(machine.place) : null;
+    const person = machine.person ? names.nameOfPerson(machine.person) : null;
     const own = {
-      ...{ name, kind, description, variant, vin, serial, place, inService, acquired },
-      ...{ history, regime, gallons, note },
+      ...{ name, kind, description, variant, vin, serial, registration, place, person },
+      ...{ inService, acquired, history, regime, gallons, note },
     };
     const meters: readonly (Meter | null)[] =
       (machine.meters ?? []).length === 0 ? [null] : (machine.meters ?? []);

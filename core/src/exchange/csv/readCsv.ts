@@ -2,10 +2,11 @@ import type { Book, RecordOf } from "../../book/book.js";
 import { RECORD_SCHEMAS } from "../../book/book.js";
 import type { DatedRecord } from "../../book/dated.js";
 import { supersededIds } from "../../book/currentRecords.js";
-import type { TaskId } from "../../book/ids.js";
+import type { MachineId, ReadingId, TaskId } from "../../book/ids.js";
 import { issuesOf } from "../../book/issuesOf.js";
 import type { IssuePath } from "../../book/issue.js";
 import { DATED_SECTIONS } from "../../book/sections.js";
+import type { Reading } from "../../book/reading.js";
 import type { Task } from "../../book/task.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 import { differingFields } from "../planMerge.js";
@@ -14,6 +15,7 @@ import { csvColumn, type CsvKind } from "./csvColumns.js";
 import { withFigureDoubts, withReferenceIssues } from "./csvChecks.js";
 import { CsvGrouping, rowsOf, tableIssues, type CsvGroup } from "./csvGroups.js";
 import type { CsvDoubt } from "./csvIssue.js";
+import { KnownFigures } from "./knownFigures.js";
 import { CsvNames } from "./csvNames.js";
 import type { CsvItem, CsvPlan, CsvReading, CsvTable } from "./csvPlan.js";
 import { fieldsSaid, saysTheSame, withoutMissing, type Fields } from "./csvRecord.js";
@@ -63,8 +65,9 @@ export function* readCsv(
   const names = new CsvNames(book);
   const grouping = new CsvGrouping(kind, names);
   let done = NOT_YET;
+  const { split } = csvShape(kind);
   for (const { cells, doubts } of rowsOf(table, reading)) {
-    grouping.add(cells, doubts);
+    for (const row of split?.(cells) ?? [cells]) grouping.add(row, doubts);
     yield (done += 1);
   }
   const reader = new RecordReader(book, kind, names, context);
@@ -91,6 +94,7 @@ class RecordReader {
   private readonly superseded: ReadonlySet<string>;
   private readonly fluids: ReadonlyMap<string, string>;
   private readonly seen = new Map<string, number>();
+  private readonly figures: KnownFigures;
 
   constructor(
     book: Book,
@@ -101,6 +105,7 @@ class RecordReader {
     this.shape = csvShape(kind);
     this.isDated = (DATED_SECTIONS as readonly string[]).includes(kind);
     this.fluids = new Map((book.fluids ?? []).map(({ id, machine }) => [id, machine]));
+    this.figures = new KnownFigures(book);
     const records: readonly AnyRecord[] = book[kind] ?? [];
     this.superseded = this.isDated
       ? supersededIds(records as unknown as readonly DatedRecord[])
@@ -132,7 +137,8 @@ class RecordReader {
     const found = group.id === null ? this.recordAlike(key, fields, group) : null;
     const id = group.id ?? (this.isDated ? null : found?.id) ?? this.context.newId();
     const repeats = this.isDated && group.id === null && isRead ? this.repeats(key, group) : null;
-    if (this.kind === "tasks" && found === null) this.nameTask(id, fields);
+    const isOfItsOwn = !group.isApart && group.repeats === null;
+    if (this.kind === "tasks" && found === null && isOfItsOwn) this.nameTask(id, fields);
     return this.isDated
       ? { group, id, before: null, isThere: found !== null, repeats, said: read }
       : { group, id, before: found, isThere: false, repeats, said: null };
@@ -175,21 +181,34 @@ class RecordReader {
       this.names,
       (machine, fluid) => this.fluids.get(fluid) === machine,
     );
-    const doubts = [...group.doubts, ...doubtsOfPlace(said, over.fields)];
+    const doubts = [...group.doubts, ...doubtsOfNames(said, over.fields)];
     if (over.missing.length > 0) doubts.push({ code: "references-missing", fields: over.missing });
     if (repeats !== null) doubts.push({ code: "repeated", row: repeats });
-    const base = { rows: rows.map(({ row }) => row), before, fields: [], doubts };
+    const base = { rows: rows.map(({ row }) => row), before, fields: [], along: [], doubts };
+    if (group.repeats !== null) return { ...base, state: "repeated", record: null, issues: [] };
     const draft = this.draft(id, before, over.fields, cells);
     this.noteShape(draft.record, rows);
     const issues = rows.flatMap((row) => row.issues);
     if (issues.length > 0) return { ...base, state: "refused", record: null, issues };
     const record = draft.record as unknown as AnyRecord;
-    if (isThere || draft.fields.length === 0) {
+    const along = this.along(id as MachineId, said);
+    if (isThere || (draft.fields.length === 0 && along.length === 0)) {
       return { ...base, doubts: [], state: "same", record, issues };
     }
     doubts.push(...this.doubtsOf(draft.record, before, draft.fields));
     const state = before === null ? "new" : "changed";
-    return { ...base, doubts, state, record, fields: before === null ? [] : draft.fields, issues };
+    const fields = before === null ? [] : draft.fields;
+    return { ...base, doubts, state, record, along, fields, issues };
+  }
+
+  /** The readings that come along with a machine and are not in the book yet; those without a day are of today. */
+  private along(machine: MachineId, { along = [] }: CsvSaid): Reading[] {
+    const today = formatDay(this.context.today);
+    return along.flatMap(({ meter, value, date }): Reading[] => {
+      const figure = { machine, meter, date: date ?? today, value };
+      if (this.figures.has(figure)) return [];
+      return [{ id: this.context.newId() as ReadingId, ...figure }];
+    });
   }
 
   /** The record as it would stand, and in what it differs from what the book has. */
@@ -216,7 +235,8 @@ class RecordReader {
     }
     for (const { name, ours } of fields) {
       if (!FIXED.has(name)) continue;
-      cells.refuse(name, `${JSON.stringify(ours)}, as the book has it`);
+      const machine = name === "machine" ? this.names.machineOf(String(ours)) : undefined;
+      cells.refuse(name, `${machine?.tag ?? JSON.stringify(ours)}, as the book has it`);
     }
     const { seq: _seq, revision: _revision, ...rest } = record as Record<string, unknown>;
     return { record: { ...rest, id: this.context.newId(), replaces: id }, fields };
@@ -241,17 +261,28 @@ class RecordReader {
     if (rows.some(({ issues }) => issues.length > 0)) return;
     for (const { path, expected } of issuesOf(RECORD_SCHEMAS[this.kind], record, [])) {
       const { cells, key } = placeOf(this.kind, path, rows);
-      cells.refuse(key, expected);
+      cells.refuse(key, IN_A_TABLE.get(expected) ?? expected);
     }
   }
 }
 
+/** What the book's schema expects, in the words of a table's columns where they are others. */
+const IN_A_TABLE: ReadonlyMap<string, string> = new Map([
+  [
+    "limits by regime, or nth, or follows",
+    "how often: a distance, hours, months or days, or the task it goes with",
+  ],
+]);
+
 /** What places a dated record in its book; a table does not move it. */
 const FIXED = new Set(["machine", "seq", "replaces"]);
 
-/** Doubts of what was said, without those of a place that the last column settles. */
-function doubtsOfPlace({ doubts }: CsvSaid, fields: Fields): CsvDoubt[] {
-  return doubts.filter((doubt) => doubt.code !== "place-unknown" || fields["place"] === doubt.name);
+/** Doubts of what was said, without those of a place or a person that the last column settles. */
+function doubtsOfNames({ doubts }: CsvSaid, fields: Fields): CsvDoubt[] {
+  return doubts.filter((doubt) => {
+    if (doubt.code === "place-unknown") return fields["place"] === doubt.name;
+    return doubt.code !== "person-unknown" || fields["person"] === doubt.name;
+  });
 }
 
 /** Where in the rows of a record a path of it stands: the column of its field, else the last one. */

@@ -29,7 +29,7 @@ function unitOf(cells: CsvCells, behind: Meter["unit"] | null): Meter["unit"] | 
 function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): CsvSaid {
   const date = cells.needed("date", "a date") === null ? null : cells.date("date");
   const given =
-    cells.needed("value", "what the dial showed") === null ? null : cells.measure("value");
+    cells.needed("value", "the figure of the dial") === null ? null : cells.measure("value");
   const unit = unitOf(cells, given?.unit ?? null);
   const found = machineOfRow(cells, names);
   if (found === null || date === null || given === null || unit === undefined) return NOTHING;
@@ -54,11 +54,24 @@ function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): Csv
   return { fields: saidOnly({ ...own, ...marks, ...datedFields(cells) }), doubts };
 }
 
+/** A row with a figure of distance and one of hours is two readings. */
+function split(cells: CsvCells): readonly CsvCells[] {
+  const hours = cells.word("hours");
+  if (hours === null || cells.issues.length > 0) return [cells];
+  const ofHours = cells.moved(
+    { hours: null, value: hours, unit: "h", meter: null },
+    new Map([["value", "hours"]]),
+  );
+  if (cells.word("value") === null) return [ofHours];
+  return [cells.moved({ hours: null }, new Map()), ofHours];
+}
+
 /** Readings in a table: a row each. */
 export const READING_ROWS: CsvShape<"readings"> = {
   columnOf: {},
   ofEachRow: null,
   groupOf: () => null,
+  split,
   read,
   likeness: ({ machine, meter, date, value }) => JSON.stringify([machine, meter, date, value]),
   write: (reading, names) => {

@@ -26,6 +26,8 @@ function schoolOf(cells: CsvCells): string {
 
 /** What says something of a limit, and nothing where the row has none. */
 const OF_A_LIMIT = ["meter", "grace", "hard", "from", "for"];
+/** What says how often. */
+const HOW_OFTEN = ["every", "everyHours", "at", "months", "days"];
 
 /** Notes cells that would otherwise be passed over in silence. */
 function refuseIdle(cells: CsvCells, keys: readonly string[]): void {
@@ -41,7 +43,8 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   const every = cells.measure("every");
   const at = cells.figures("at");
   const calendar = saidOnly({ months: cells.figure("months"), days: cells.figure("days") });
-  const onMeter = every !== null || at !== null;
+  const hours = cells.measure("everyHours");
+  const onMeter = every !== null || at !== null || hours !== null;
   const onCalendar = Object.keys(calendar).length > 0;
   const school = schoolOf(cells);
   if (!onMeter) refuseIdle(cells, onCalendar ? ["meter"] : OF_A_LIMIT);
@@ -51,11 +54,12 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   const both = saidOnly({ hard: cells.yes("hard"), for: cells.words("for") });
   const own = saidOnly({ grace: cells.figure("grace") });
   const from = saidOnly({ from: cells.date("from") });
-  if (onMeter && onCalendar && "grace" in own) {
+  const kinds = [every !== null || at !== null, hours !== null, onCalendar].filter(Boolean);
+  if (kinds.length > 1 && "grace" in own) {
     cells.refuse("grace", "a row for each limit, as a grace is in the unit of one of them");
   }
   const limits: object[] = [];
-  if (onMeter) {
+  if (every !== null || at !== null) {
     const meter = meterOfRow(cells, "meter", machine, cells.word("meter") ?? every?.unit ?? null);
     const inFile = meter?.unit === "h" ? null : (every?.unit ?? cells.format.distance);
     const counted = (value: number): number =>
@@ -67,8 +71,19 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
     const grace = typeof own["grace"] === "number" ? { grace: counted(own["grace"]) } : {};
     limits.push({ meter: meter?.id, ...steps, ...grace, ...both });
   }
+  if (hours !== null) limits.push({ ...everyHours(hours, cells, machine), ...own, ...both });
   if (onCalendar) limits.push({ ...calendar, ...from, ...own, ...both });
   return { cells, school, limits: limits };
+}
+
+/** A limit by the machine's hour meter, from the column of hours. */
+function everyHours(
+  { value, unit }: NonNullable<ReturnType<CsvCells["measure"]>>,
+  cells: CsvCells,
+  machine: Machine,
+): object {
+  if (unit !== null && unit !== "h") cells.refuse("everyHours", "hours, as this column holds them");
+  return { meter: meterOfRow(cells, "everyHours", machine, "h")?.id, every: value };
 }
 
 function regimesOf(
@@ -206,30 +221,18 @@ function placeOf(path: IssuePath, rows: CsvRows): { cells: CsvCells; key: string
   if (field === "outside") return { cells: first, key: "outside" };
   if (field !== "regimes") return { cells: first, key: String(field) };
   const speaking = rows.filter(
-    (row) =>
-      schoolOf(row) === school &&
-      ["every", "at", "months", "days"].some((key) => row.text(key) !== null),
+    (row) => schoolOf(row) === school && HOW_OFTEN.some((key) => row.text(key) !== null),
   );
   const cells = speaking[Number(index)] ?? speaking.at(-1) ?? first;
-  const fallback = ["every", "at", "months", "days"].find((key) => cells.text(key) !== null);
-  return { cells, key: part === undefined ? (fallback ?? "every") : String(part) };
+  const stands = HOW_OFTEN.find((key) => cells.text(key) !== null) ?? "every";
+  const isInHours = part === "every" && cells.text("every") === null;
+  return { cells, key: part === undefined || isInHours ? stands : String(part) };
 }
 
 /** Tasks in a table: a row each limit, one where there is none. */
 export const TASK_ROWS: CsvShape<"tasks"> = {
   columnOf: { regimes: "every", nth: "nthOf", follows: "followsTask" },
-  ofEachRow: new Set([
-    "school",
-    "meter",
-    "every",
-    "at",
-    "months",
-    "days",
-    "from",
-    "grace",
-    "hard",
-    "for",
-  ]),
+  ofEachRow: new Set(["school", "meter", ...HOW_OFTEN, "from", "grace", "hard", "for"]),
   groupOf: (cells, names) => {
     const name = cells.word("name");
     const tag = cells.word("machine") ?? "";

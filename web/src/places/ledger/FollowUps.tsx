@@ -21,7 +21,32 @@ export function FollowUps({
   const names = owed.map(
     ({ task }) => machine.tasks.find((one) => one.task.id === task)?.task.name ?? "",
   );
-  const [was, itIs] = owed.length === 1 ? ["Was", "it is"] : ["Were", "they are"];
+  const isOne = owed.length === 1;
+  return (
+    <FollowUpsAsked
+      what={`${listOfWords(names)} followed this work.`}
+      question={isOne ? "Was that done too?" : "Were those done too?"}
+      isOne={isOne}
+      answer={answer}
+      onAnswer={onAnswer}
+    />
+  );
+}
+
+/** The question itself, of one entry or of many. */
+export function FollowUpsAsked({
+  what,
+  question,
+  isOne,
+  answer,
+  onAnswer,
+}: {
+  readonly what: string;
+  readonly question: string;
+  readonly isOne: boolean;
+  readonly answer: FollowUpsAnswer;
+  readonly onAnswer: (answer: FollowUpsAnswer) => void;
+}): ReactElement {
   return (
     <div
       className="border-l-4 border-soon bg-raised px-4 py-3"
@@ -29,8 +54,7 @@ export function FollowUps({
       aria-labelledby="follow-ups"
     >
       <p id="follow-ups">
-        <strong>{`${listOfWords(names)} followed this work.`}</strong>{" "}
-        {`${was} ${owed.length === 1 ? "that" : "those"} done too?`}
+        <strong>{what}</strong> {question}
       </p>
       <RadioGroup.Root
         value={answer}
@@ -43,7 +67,11 @@ export function FollowUps({
           label="Yes"
           rest="a separate entry takes it as done, as assumed"
         />
-        <RadioChoice value="owed" label="No" rest={`${itIs} still to be done`} />
+        <RadioChoice
+          value="owed"
+          label="No"
+          rest={`${isOne ? "it is" : "they are"} still to be done`}
+        />
       </RadioGroup.Root>
     </div>
   );

@@ -3,22 +3,28 @@ import type { ReactElement } from "react";
 import { CheckField } from "../../ui/fields.js";
 import { counted } from "../../words/format.js";
 import { doubtGroupWords, tableDoubtWords } from "../../words/tableWords.js";
-import type { DoubtGroup, TableChoices, TablePlan } from "../../work/tables.js";
+import type { DoubtGroup, DoubtQuestion, TableChoices, TablePlan } from "../../work/tablePlan.js";
 import { RowCells } from "./ShownItems.js";
 
 interface DoubtGroupsProps {
   readonly plan: TablePlan;
   readonly choices: TableChoices;
   readonly onCode: (code: CsvDoubt["code"], isTaken: boolean) => void;
-  readonly onRow: (row: number, isTaken: boolean) => void;
+  readonly onAnswer: (key: string, isTaken: boolean) => void;
 }
 
-/** What is in doubt, by its reason: each explained, to be taken in or left out together or row by row. */
-export function DoubtGroups({ plan, choices, onCode, onRow }: DoubtGroupsProps): ReactElement {
+/** What is in doubt, by its reason: each explained, to be taken in or left out together or one by one; what is the same for many rows is asked once. */
+export function DoubtGroups({ plan, choices, onCode, onAnswer }: DoubtGroupsProps): ReactElement {
   return (
     <>
       {plan.groups.map((group) => (
-        <Group key={group.code} group={group} choices={choices} onCode={onCode} onRow={onRow} />
+        <Group
+          key={group.code}
+          group={group}
+          choices={choices}
+          onCode={onCode}
+          onAnswer={onAnswer}
+        />
       ))}
     </>
   );
@@ -28,12 +34,12 @@ function Group({
   group,
   choices,
   onCode,
-  onRow,
+  onAnswer,
 }: Omit<DoubtGroupsProps, "plan"> & { readonly group: DoubtGroup }): ReactElement {
-  const { code, count, items } = group;
+  const { code, count, questions } = group;
   const [what, then] = doubtGroupWords(code, count);
   const isTaken = choices.codes.includes(code);
-  const rest = count - items.length;
+  const rest = count - questions.reduce((sum, question) => sum + question.count, 0);
   return (
     <section
       aria-labelledby={`doubt-${code}`}
@@ -53,21 +59,16 @@ function Group({
         onChange={(value) => onCode(code, value)}
       />
       <ul className="max-h-80 overflow-y-auto" tabIndex={0} aria-label={what}>
-        {items.map((item) => (
-          <li key={item.row} className="border-t border-hairline py-1">
+        {questions.map((question) => (
+          <li key={question.key} className="border-t border-hairline py-1">
             <label className="flex items-start gap-2.5">
               <input
                 type="checkbox"
                 className="mt-0.5 size-5 shrink-0 accent-(--clear)"
-                checked={choices.rows.get(item.row) ?? isTaken}
-                onChange={(event) => onRow(item.row, event.target.checked)}
+                checked={choices.answers.get(question.key) ?? isTaken}
+                onChange={(event) => onAnswer(question.key, event.target.checked)}
               />
-              <span className="min-w-0 flex-1">
-                <RowCells item={item} />
-                <span className="block break-words">
-                  {item.doubts.map(tableDoubtWords).join(" ")}
-                </span>
-              </span>
+              <Question question={question} />
             </label>
           </li>
         ))}
@@ -78,5 +79,30 @@ function Group({
         </p>
       )}
     </section>
+  );
+}
+
+/** What is asked, with the row it is about, or the first of them. */
+function Question({
+  question: { count, item },
+}: {
+  readonly question: DoubtQuestion;
+}): ReactElement {
+  const words = item.doubts.map(tableDoubtWords).join(" ");
+  if (count === 1) {
+    return (
+      <span className="min-w-0 flex-1">
+        <RowCells item={item} />
+        <span className="block break-words">{words}</span>
+      </span>
+    );
+  }
+  return (
+    <span className="min-w-0 flex-1">
+      <span className="block break-words">
+        {words} <span className="text-quiet">{counted(count, "row")}, the first of them:</span>
+      </span>
+      <RowCells item={item} />
+    </span>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactElement } from "react";
-import { differencesWords } from "../../words/tableWords.js";
-import type { ShownItem } from "../../work/tables.js";
+import { listOfWords } from "../../words/format.js";
+import { alongWords, differencesWords } from "../../words/tableWords.js";
+import type { ShownItem } from "../../work/tablePlan.js";
 
 /** Rows of the table as they stand, with what would be changed. */
 export function ShownItems({
@@ -21,11 +22,16 @@ export function ShownItems({
         {rest > 0 && <span className="font-normal text-quiet">, the first of them</span>}
       </h3>
       <ul>
-        {items.slice(0, most).map((item) => (
-          <li key={item.row} className="border-t border-hairline py-1">
+        {items.slice(0, most).map((item, index) => (
+          <li key={index} className="border-t border-hairline py-1">
             <RowCells item={item} />
             {item.fields.length > 0 && (
               <span className="block break-words text-quiet">{differencesWords(item.fields)}</span>
+            )}
+            {item.along.length > 0 && (
+              <span className="block break-words text-quiet">
+                with {listOfWords(item.along.map(alongWords))}
+              </span>
             )}
           </li>
         ))}

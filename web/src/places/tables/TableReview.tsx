@@ -3,8 +3,9 @@ import type { ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { CheckField } from "../../ui/fields.js";
 import { counted } from "../../words/format.js";
-import { countedKind, planWords } from "../../words/tableWords.js";
-import type { TablePlan } from "../../work/tables.js";
+import { countedKind, planWords, tableFollowUpsWords } from "../../words/tableWords.js";
+import type { TablePlan } from "../../work/tablePlan.js";
+import { FollowUpsAsked } from "../ledger/FollowUps.js";
 import { DoubtGroups } from "./DoubtGroups.js";
 import { Progress } from "./Progress.js";
 import { ShownItems } from "./ShownItems.js";
@@ -61,10 +62,11 @@ function Planned({
   readonly onDone: (words: string) => void;
   readonly onAgain: () => void;
 }): ReactElement {
-  const { choices, setCode, setRow, setLeavesRefused } = useTableChoices(plan);
-  const { state, keep, stop } = useKeepTable(table, plan.kind, choices, onDone);
+  const { choices, setCode, setAnswer, setLeavesRefused, setFollowUpsDone } = useTableChoices(plan);
+  const { state, keep, stop } = useKeepTable(table, choices, onDone);
   const count = takenCount(plan, choices);
   const isStopped = plan.isRefused || (plan.counts.refused > 0 && !choices.leavesRefused);
+  const isNotSaid = plan.followUps !== null && choices.followUpsDone === null;
   if (state.code === "keeping") {
     return <Progress label="Writing" share={state.share} onStop={stop} />;
   }
@@ -72,7 +74,14 @@ function Planned({
     <div className="mt-1 space-y-5">
       <p>{planWords(plan)}</p>
       <Unreadable plan={plan} value={choices.leavesRefused} onChange={setLeavesRefused} />
-      <DoubtGroups plan={plan} choices={choices} onCode={setCode} onRow={setRow} />
+      <DoubtGroups plan={plan} choices={choices} onCode={setCode} onAnswer={setAnswer} />
+      {plan.followUps !== null && (
+        <FollowUpsAsked
+          {...tableFollowUpsWords(plan.followUps)}
+          answer={choices.followUpsDone === null ? "" : choices.followUpsDone ? "done" : "owed"}
+          onAnswer={(answer) => setFollowUpsDone(answer === "done")}
+        />
+      )}
       <ShownItems title="Changed" items={plan.changed} />
       {!plan.isRefused && <ShownItems title="New" items={plan.fresh} most={8} />}
       {state.code === "refused" && <NotBroughtIn words={state.words} onAgain={onAgain} />}
@@ -80,11 +89,14 @@ function Planned({
         <button
           type="button"
           className={PRIMARY_BUTTON}
-          disabled={isStopped || count === 0}
+          disabled={isStopped || count === 0 || isNotSaid}
           onClick={() => void keep()}
         >
           Bring in {countedKind(count, plan.kind)}
         </button>
+        {!isStopped && isNotSaid && (
+          <span className="text-quiet">say above whether the follow-ups were done</span>
+        )}
         {isStopped && !plan.isRefused && (
           <span className="text-quiet">
             {counted(plan.counts.refused, "row")} must be put right in the file, or left out

@@ -11,7 +11,7 @@ import { WriteOut } from "./WriteOut.js";
 
 /** Tables of a spreadsheet in and out: machines, readings, tasks, parts and entries. */
 export default function TablesPage(): ReactElement {
-  const { state, choose, setKind, setColumn, setFormat, forget } = useTable();
+  const { state, choose, setKind, setColumn, setFormat, guessAnew, forget } = useTable();
   const [done, setDone] = useState("");
   const take = (file: File): void => {
     setDone("");
@@ -53,6 +53,7 @@ export default function TablesPage(): ReactElement {
             onKind={(kind) => void setKind(kind)}
             onColumn={(index, key) => void setColumn(index, key)}
             onFormat={setFormat}
+            onGuess={guessAnew}
           />
           <TableReview key={state.table.file} table={state.table} onDone={finish} />
         </div>

@@ -1,7 +1,7 @@
 import type { CsvFormat, CsvKind } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { SelectField } from "../../ui/fields.js";
-import { FIELD } from "../../ui/buttons.js";
+import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted } from "../../words/format.js";
 import {
   columnChoices,
@@ -17,47 +17,25 @@ interface TakenForProps {
   readonly onKind: (kind: CsvKind) => void;
   readonly onColumn: (index: number, key: string | null) => void;
   readonly onFormat: (patch: Partial<CsvFormat>) => void;
+  readonly onGuess: () => void;
 }
 
 /** What a table is taken for: its kind, how it writes, and what its columns hold. */
-export function TakenFor({ table, onKind, onColumn, onFormat }: TakenForProps): ReactElement {
+export function TakenFor({
+  table,
+  onKind,
+  onColumn,
+  onFormat,
+  onGuess,
+}: TakenForProps): ReactElement {
   const { reading, opened, isSure } = table;
-  const { format } = reading;
   return (
     <section aria-labelledby="taken-for">
       <h2 id="taken-for" className="text-large font-bold">
         Taken for
       </h2>
-      <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-3">
-        <div className="col-span-2">
-          <SelectField
-            label={`${counted(opened.rows, "row")} of`}
-            value={reading.kind}
-            choices={KIND_CHOICES}
-            onChange={onKind}
-          />
-        </div>
-        <SelectField
-          label="Dates"
-          value={format.dates}
-          choices={DATE_CHOICES}
-          onChange={(dates) => onFormat({ dates })}
-        />
-        <SelectField
-          label="Figures"
-          value={format.decimal}
-          choices={DECIMAL_CHOICES}
-          onChange={(decimal) => onFormat({ decimal })}
-        />
-        <div className="col-span-2">
-          <SelectField
-            label="Distances without a unit"
-            value={format.distance ?? ""}
-            choices={DISTANCE_CHOICES}
-            onChange={(distance) => onFormat({ distance: distance === "" ? null : distance })}
-          />
-        </div>
-      </div>
+      {table.isRemembered && <AsBefore onGuess={onGuess} />}
+      <HowItWrites table={table} onKind={onKind} onFormat={onFormat} />
       <NotSure isSure={isSure} />
       <h3 className="mt-5 font-bold">Columns</h3>
       <LeftOut table={table} />
@@ -74,6 +52,59 @@ export function TakenFor({ table, onKind, onColumn, onFormat }: TakenForProps): 
         ))}
       </ul>
     </section>
+  );
+}
+
+/** The kind of table, and how it writes dates, figures and distances. */
+function HowItWrites({
+  table: { reading, opened },
+  onKind,
+  onFormat,
+}: Pick<TakenForProps, "table" | "onKind" | "onFormat">): ReactElement {
+  const { format } = reading;
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-x-5 gap-y-3">
+      <div className="col-span-2">
+        <SelectField
+          label={`${counted(opened.rows, "row")} of`}
+          value={reading.kind}
+          choices={KIND_CHOICES}
+          onChange={onKind}
+        />
+      </div>
+      <SelectField
+        label="Dates"
+        value={format.dates}
+        choices={DATE_CHOICES}
+        onChange={(dates) => onFormat({ dates })}
+      />
+      <SelectField
+        label="Figures"
+        value={format.decimal}
+        choices={DECIMAL_CHOICES}
+        onChange={(decimal) => onFormat({ decimal })}
+      />
+      <div className="col-span-2">
+        <SelectField
+          label="Distances without a unit"
+          value={format.distance ?? ""}
+          choices={DISTANCE_CHOICES}
+          onChange={(distance) => onFormat({ distance: distance === "" ? null : distance })}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** A word where a table of these headings was brought in before, and the way not to go by that. */
+function AsBefore({ onGuess }: Pick<TakenForProps, "onGuess">): ReactElement {
+  return (
+    <p className="mt-1 flex flex-wrap items-center gap-x-4">
+      As the last table with these headings was.
+      <button type="button" className={QUIET_BUTTON} onClick={onGuess}>
+        Take it by its headings instead
+      </button>
+    </p>
   );
 }
 

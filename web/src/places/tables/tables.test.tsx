@@ -3,43 +3,47 @@ import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { ReactElement } from "react";
-import type { DoubtGroup, ShownItem, TablePlan } from "../../work/tables.js";
+import type { DoubtGroup, ShownItem, TablePlan } from "../../work/tablePlan.js";
 import { DoubtGroups } from "./DoubtGroups.js";
 import { Progress } from "./Progress.js";
 import { TakenFor } from "./TakenFor.js";
+import { rememberedReading, rememberReading } from "./rememberedReadings.js";
 import { takenCount } from "./takenCount.js";
 import type { OpenTable } from "./useTable.js";
 import { useTableChoices } from "./useTableChoices.js";
 
 const item = (row: number, doubts: ShownItem["doubts"]): ShownItem => ({
-  ...{ row, cells: ["07", `cell ${row}`], doubts, fields: [] },
+  ...{ row, cells: ["07", `cell ${row}`], doubts, fields: [], along: [] },
 });
 const FUTURE: DoubtGroup = {
   code: "in-future",
   count: 3,
-  items: [
-    item(2, [{ code: "in-future", date: "2030-01-01" }]),
-    item(3, [{ code: "in-future", date: "2030-01-02" }]),
+  questions: [
+    { key: "a", count: 1, item: item(2, [{ code: "in-future", date: "2030-01-01" }]) },
+    { key: "b", count: 1, item: item(3, [{ code: "in-future", date: "2030-01-02" }]) },
   ],
 };
 const PLACES: DoubtGroup = {
   code: "place-unknown",
-  count: 1,
-  items: [item(9, [{ code: "place-unknown", name: "Moor barn" }])],
+  count: 5,
+  questions: [
+    { key: "p", count: 4, item: item(9, [{ code: "place-unknown", name: "Moor barn" }]) },
+    { key: "q", count: 1, item: item(14, [{ code: "place-unknown", name: "Ferry yard" }]) },
+  ],
 };
 const PLAN: TablePlan = {
   kind: "readings",
-  counts: { new: 9, same: 0, changed: 0, refused: 0 },
+  counts: { new: 9, same: 0, changed: 0, repeated: 0, refused: 0 },
   ...{ issues: [], issueCount: 0, isRefused: false },
-  ...{ groups: [FUTURE, PLACES], changed: [], fresh: [], sure: 5 },
+  ...{ groups: [FUTURE, PLACES], changed: [], fresh: [], sure: 5, followUps: null },
 };
 
 function Choosing(): ReactElement {
-  const { choices, setCode, setRow } = useTableChoices(PLAN);
+  const { choices, setCode, setAnswer } = useTableChoices(PLAN);
   return (
     <>
       <output>{takenCount(PLAN, choices)}</output>
-      <DoubtGroups plan={PLAN} choices={choices} onCode={setCode} onRow={setRow} />
+      <DoubtGroups plan={PLAN} choices={choices} onCode={setCode} onAnswer={setAnswer} />
     </>
   );
 }
@@ -48,27 +52,29 @@ test("what is in doubt is taken by its reason or row by row, and counted as it i
   const user = userEvent.setup();
   render(<Choosing />);
   const count = screen.getByRole("status");
-  // Five are sure, and a new place does no harm.
-  expect(count).toHaveTextContent("6");
+  // Five are sure, and new places do no harm.
+  expect(count).toHaveTextContent("10");
   const future = screen.getByRole("region", { name: "3 are of a day after today" });
   expect(future).toHaveTextContent("and 1 more, for which the choice above holds");
   const row = within(future).getByRole("checkbox", { name: /cell 3/ });
   await user.click(row);
-  expect(count).toHaveTextContent("7");
+  expect(count).toHaveTextContent("11");
   const all = within(future).getByRole("checkbox", { name: /Take them in/ });
   await user.click(all);
-  expect(count).toHaveTextContent("9");
+  expect(count).toHaveTextContent("13");
   await user.click(row);
   expect(row).not.toBeChecked();
-  expect(count).toHaveTextContent("8");
+  expect(count).toHaveTextContent("12");
   // What is said of all takes the place of what was said of one.
   await user.click(all);
   await user.click(all);
   expect(row).toBeChecked();
+  expect(count).toHaveTextContent("13");
+  const places = screen.getByRole("region", { name: /5 name a place/ });
+  // Four rows of one new place are one question.
+  expect(within(places).getAllByRole("checkbox")).toHaveLength(3);
+  await user.click(within(places).getByRole("checkbox", { name: /Moor barn.*4\srows/ }));
   expect(count).toHaveTextContent("9");
-  const places = screen.getByRole("region", { name: /1 names a place/ });
-  await user.click(within(places).getByRole("checkbox", { name: /cell 9/ }));
-  expect(count).toHaveTextContent("8");
 });
 
 const TABLE: OpenTable = {
@@ -85,13 +91,15 @@ const TABLE: OpenTable = {
     format: { dates: "dmy", decimal: ".", distance: null },
   },
   isSure: { dates: true, decimal: false },
+  isRemembered: false,
 };
 
 test("columns show what stands in them and what they are taken for; those left out are named, empty ones are not", async () => {
   const user = userEvent.setup();
   const onColumn = jest.fn();
   const onFormat = jest.fn();
-  render(<TakenFor table={TABLE} onKind={jest.fn()} onColumn={onColumn} onFormat={onFormat} />);
+  const shared = { onKind: jest.fn(), onGuess: jest.fn(), onColumn, onFormat };
+  render(<TakenFor table={TABLE} {...shared} />);
   expect(screen.getByText(/left out/)).toHaveTextContent("1 column left out: Driver");
   expect(screen.getByRole("alert")).toHaveTextContent("the other decimal sign");
   expect(screen.getByRole("alert")).not.toHaveTextContent("dates");
@@ -113,4 +121,23 @@ test("how far it is stands there in words too, and can be stopped", async () => 
   expect(screen.getByText("43 %")).toBeInTheDocument();
   await userEvent.click(screen.getByRole("button", { name: "Stop" }));
   expect(onStop).toHaveBeenCalledTimes(1);
+});
+
+test("a table is taken for what the last of its headings was, where that is known and fits", async () => {
+  const headings = ["Fleet no", "Stand"];
+  expect(rememberedReading(headings)).toBeNull();
+  const reading = { ...TABLE.reading, columns: ["machine", "value"] };
+  rememberReading(headings, reading);
+  expect(rememberedReading([" fleet  NO", "stand"])).toEqual(reading);
+  expect(rememberedReading(["Fleet no", "Stand", "Note"])).toBeNull();
+  localStorage.setItem("yonderfell-tables", "[{]");
+  expect(rememberedReading(headings)).toBeNull();
+  for (let one = 0; one < 40; one += 1) rememberReading([`Fleet no ${one}`, "Stand"], reading);
+  expect(rememberedReading(["Fleet no 39", "Stand"])).not.toBeNull();
+  expect(rememberedReading(["Fleet no 9", "Stand"])).toBeNull();
+  const onGuess = jest.fn();
+  const shared = { onKind: jest.fn(), onColumn: jest.fn(), onFormat: jest.fn(), onGuess };
+  render(<TakenFor table={{ ...TABLE, isRemembered: true }} {...shared} />);
+  await userEvent.click(screen.getByRole("button", { name: /by its headings/ }));
+  expect(onGuess).toHaveBeenCalledTimes(1);
 });

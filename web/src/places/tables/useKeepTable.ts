@@ -1,4 +1,3 @@
-import type { CsvKind } from "@yonderfell/core";
 import { proxy } from "comlink";
 import { useState } from "react";
 import { notifyChange } from "../../app/notify.js";
@@ -7,9 +6,10 @@ import { useAppDispatch } from "../../app/store.js";
 import { changeMade } from "../../app/undo.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { errorWords } from "../../words/errorWords.js";
-import { countedKind, tableRefusalWords } from "../../words/tableWords.js";
-import type { TableChoices } from "../../work/tables.js";
+import { tableRefusalWords, writtenWords } from "../../words/tableWords.js";
+import type { TableChoices } from "../../work/tablePlan.js";
 import { tables } from "../../work/tablesClient.js";
+import { rememberReading } from "./rememberedReadings.js";
 import type { OpenTable } from "./useTable.js";
 
 /** What has become of bringing a table in. */
@@ -21,7 +21,6 @@ export type KeepState =
 /** Brings the table in that was looked at, as one change; says how far it is, and why it could not. */
 export function useKeepTable(
   table: OpenTable,
-  kind: CsvKind,
   choices: TableChoices,
   onDone: (words: string) => void,
 ): {
@@ -44,8 +43,9 @@ export function useKeepTable(
       const words = refusal === undefined ? "" : tableRefusalWords(refusal);
       return setState({ code: "refused", words });
     }
-    const { seq, records } = result.value;
-    const words = `${countedKind(records, kind)} from ${table.file}`;
+    const { seq, written } = result.value;
+    const words = `${writtenWords(written)} from ${table.file}`;
+    rememberReading(table.opened.headings, table.reading);
     dispatch(changeMade({ seq, words }));
     notifyChange(`Saved: ${words}.`);
     onDone(`Brought in: ${words}.`);

@@ -5,7 +5,9 @@ import { useBook } from "../../app/openBook.js";
 import { useAppSelector } from "../../app/store.js";
 import { errorWords } from "../../words/errorWords.js";
 import { decimalSign } from "../../words/writing.js";
-import type { OpenedTable, TablePlan } from "../../work/tables.js";
+import { rememberedReading } from "./rememberedReadings.js";
+import type { TablePlan } from "../../work/tablePlan.js";
+import type { OpenedTable } from "../../work/tables.js";
 import { tables } from "../../work/tablesClient.js";
 
 /** A table that was opened, and what it is taken for. */
@@ -15,6 +17,8 @@ export interface OpenTable {
   readonly reading: CsvReading;
   /** Whether dates and decimals can be read in one way only, or a person has said which. */
   readonly isSure: { readonly dates: boolean; readonly decimal: boolean };
+  /** Whether it is taken for what a table of its headings was taken for before. */
+  readonly isRemembered: boolean;
 }
 
 /** What has become of a file that was chosen. */
@@ -45,7 +49,14 @@ function formatOf({ dates, decimal, distance }: Told): CsvFormat {
 function tableOf(file: string, opened: OpenedTable, guess: CsvGuess): OpenTable {
   const reading = { kind: guess.kind, columns: guess.columns, format: formatOf(guess) };
   const isSure = { dates: guess.dates.isSure, decimal: guess.decimal.isSure };
-  return { file, opened, reading, isSure };
+  return { file, opened, reading, isSure, isRemembered: false };
+}
+
+/** A table as one of its headings was taken before, else as it is guessed. */
+function asRemembered(table: OpenTable): OpenTable {
+  const reading = rememberedReading(table.opened.headings);
+  if (reading === null) return table;
+  return { ...table, reading, isSure: { dates: true, decimal: true }, isRemembered: true };
 }
 
 /** Columns with one taken for something; what it was taken from before is left out. */
@@ -67,7 +78,7 @@ export function useTable() {
       const looked = await tables().look(file, habits());
       if (!looked.ok) return setState({ code: "refused", file: name, reasons: looked.issues });
       const { value } = looked;
-      setState({ code: "open", table: tableOf(name, value, value.guess) });
+      setState({ code: "open", table: asRemembered(tableOf(name, value, value.guess)) });
     } catch (error) {
       setState({ code: "refused", file: name, reasons: [errorWords(error)] });
     }
@@ -85,6 +96,7 @@ export function useTable() {
     const told = await tables().guessFormat({ kind, columns: changed }, habits());
     change((table) => ({
       ...table,
+      isRemembered: false,
       reading: { kind, columns: changed, format: formatOf(told) },
       isSure: { dates: told.dates.isSure, decimal: told.decimal.isSure },
     }));
@@ -98,8 +110,9 @@ export function useTable() {
         decimal: table.isSure.decimal || patch.decimal !== undefined,
       },
     }));
+  const guessAnew = (): void => change(({ file, opened }) => tableOf(file, opened, opened.guess));
   const forget = (): void => setState({ code: "none" });
-  return { state, choose, setKind, setColumn, setFormat, forget };
+  return { state, choose, setKind, setColumn, setFormat, guessAnew, forget };
 }
 
 /** What a table would do to the open book: reckoned beside the page, anew whenever what it is taken for changes. */

@@ -37,6 +37,6 @@ export function dueTable(board: readonly BoardMachine[], today: DayNumber): stri
 }
 
 const DUE_TITLES = [
-  ...["Tag", "Machine", "Task", "State", "Doubtful", "Likely", "Early", "Late"],
+  ...["Number", "Machine", "Task", "State", "Doubtful", "Likely", "Early", "Late"],
   ...["Left", "Hard limit", "Because"],
 ];

@@ -136,9 +136,8 @@ function WhatItIs({
           {...field("vin")}
         />
       </div>
-      <div className="sm:col-span-2">
-        <TextField label="Serial number" isMono {...field("serial")} />
-      </div>
+      <TextField label="Serial number" isMono {...field("serial")} />
+      <TextField label="Registration" isMono {...field("registration")} />
       <DayField label="In service since" {...field("inService")} />
       <DayField label="Came here" {...field("acquired")} />
       <SelectField label="History before" choices={HISTORY_CHOICES} {...field("history")} />

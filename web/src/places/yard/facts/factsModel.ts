@@ -48,6 +48,7 @@ export interface FactsModel {
   readonly variant: string;
   readonly vin: string;
   readonly serial: string;
+  readonly registration: string;
   readonly inService: string;
   readonly acquired: string;
   readonly history: "known" | "unknown";
@@ -86,6 +87,7 @@ export function modelOfMachine(machine: Machine): FactsModel {
     variant: text(machine.variant),
     vin: text(machine.vin),
     serial: text(machine.serial),
+    registration: text(machine.registration),
     inService: text(machine.inService),
     acquired: text(machine.acquired),
     history: machine.history ?? "known",
@@ -165,6 +167,7 @@ export function machineOf(model: FactsModel, before: Machine): Machine {
     variant: orNull(model.variant),
     vin: orNull(model.vin),
     serial: orNull(model.serial),
+    registration: orNull(model.registration),
     inService: orNull(model.inService),
     acquired: orNull(model.acquired),
     place: model.place === "" ? null : (model.place as PlaceId),

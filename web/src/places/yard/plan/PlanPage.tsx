@@ -211,7 +211,7 @@ function RegimeChoice({
   return (
     <div className="w-48">
       <SelectField
-        label="Regime"
+        label="School"
         value={current}
         choices={all.map((name) => [name, name] as const)}
         onChange={(regime) => void keep("machines", machine, { ...machine, regime })}
@@ -283,7 +283,7 @@ function Schools({
   if (others.length === 0) return null;
   return (
     <span className="block text-fine text-quiet">
-      {figure(others.length)} other {others.length === 1 ? "regime" : "regimes"}:{" "}
+      {figure(others.length)} other {others.length === 1 ? "school" : "schools"}:{" "}
       {others.join(", ")}
     </span>
   );

@@ -68,14 +68,14 @@ function OwnLimits({ form, machine }: RuleProps): ReactElement {
       <RowsField
         rows={model.regimes}
         keyOf={(row) => row.key}
-        noun="regime"
+        noun="school"
         empty={() => ({ key: newId(), name: next, forLife: false, limits: [emptyLimit(first)] })}
         onChange={(regimes) => set({ regimes })}
       >
         {(row, regimeField) => (
           <>
             <div className="grid items-end gap-x-5 sm:grid-cols-[14rem_1fr]">
-              <TextField label="Regime" offered={SCHOOLS} {...regimeField("name")} />
+              <TextField label="School" offered={SCHOOLS} {...regimeField("name")} />
               <CheckField label="For life: no date by it" {...regimeField("forLife")} />
             </div>
             {!row.forLife && (
@@ -91,7 +91,7 @@ function OwnLimits({ form, machine }: RuleProps): ReactElement {
       </RowsField>
       <div className="grid gap-x-5 sm:grid-cols-[14rem_1fr]">
         <TextField
-          label="On this task another regime than the machine’s"
+          label="On this task another school than the machine’s"
           offered={names}
           {...field("regime")}
         />

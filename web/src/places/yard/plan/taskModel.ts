@@ -198,8 +198,8 @@ function limitOf(row: LimitRow, machine: Machine): Limit {
 
 function regimesOf(model: TaskModel, machine: Machine): Record<string, Limit[]> {
   const names = model.regimes.map(({ name }) => name.trim());
-  if (names.some((name) => name === "")) throw new Wrong("Name each regime.");
-  if (new Set(names).size < names.length) throw new Wrong("Two regimes have one name.");
+  if (names.some((name) => name === "")) throw new Wrong("Name each school.");
+  if (new Set(names).size < names.length) throw new Wrong("Two schools have one name.");
   const regimes = model.regimes.map((regime): [string, Limit[]] => {
     const limits = regime.forLife ? [] : regime.limits.map((row) => limitOf(row, machine));
     const isSaid = regime.forLife || limits.length > 0 || model.eachUse !== "";
@@ -265,7 +265,7 @@ function readTask(model: TaskModel, before: Task | null, machine: Machine): Task
   if (model.name.trim() === "") throw new Wrong("Say what is done, such as brake fluid.");
   const isOverridden = model.tie === "own" && model.regime.trim() !== "";
   if (isOverridden && model.regimeReason.trim() === "") {
-    throw new Wrong("Say why it follows another regime than the machine.");
+    throw new Wrong("Say why it follows another school than the machine.");
   }
   const minutes = model.minutes.trim() === "" ? null : meterFigure(model.minutes, "min");
   if (model.minutes.trim() !== "" && (minutes === null || minutes <= 0)) {
