@@ -6,6 +6,7 @@ const VisitsPage = lazy(() => import("../places/ahead/visits/VisitsPage.js"));
 const JourneysPage = lazy(() => import("../places/ahead/journeys/JourneysPage.js"));
 const Yard = lazy(() => import("../places/yard/Yard.js"));
 const MachinePage = lazy(() => import("../places/yard/MachinePage.js"));
+const MinutesPage = lazy(() => import("../places/yard/minutes/MinutesPage.js"));
 const AddMachine = lazy(() => import("../places/yard/add/AddMachine.js"));
 const FactsPage = lazy(() => import("../places/yard/facts/FactsPage.js"));
 const MetersPage = lazy(() => import("../places/yard/meters/MetersPage.js"));
@@ -34,6 +35,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/ahead/journeys" element={<JourneysPage />} />
       <Route path="/yard" element={<Yard />} />
       <Route path="/yard/readings" element={<ReadingSheet />} />
+      <Route path="/yard/minutes" element={<MinutesPage />} />
       <Route path="/yard/new" element={<AddMachine />} />
       <Route path="/yard/:machineId" element={<MachinePage />} />
       <Route path="/yard/:machineId/plan/*" element={<PlanRoutes />} />

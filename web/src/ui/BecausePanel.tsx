@@ -1,6 +1,8 @@
+import { meaningsIn, type MeaningWord } from "../words/meanings.js";
+import { Terms } from "./Term.js";
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { because } from "../words/because.js";
+import { because, type Because } from "../words/because.js";
 
 /** Why a task is due when it is, limit by limit. */
 export default function BecausePanel({
@@ -41,6 +43,14 @@ export default function BecausePanel({
           </div>
         )}
       </dl>
+      <Terms words={wordsIn(reasons)} />
     </div>
   );
+}
+
+/** The words of the reasons whose meaning can be opened. */
+function wordsIn({ limits, remarks }: Because): MeaningWord[] {
+  const governs = limits.length > 1 ? ["governs"] : [];
+  const sentences = limits.flatMap((limit) => limit.sentences);
+  return meaningsIn([...governs, ...sentences, ...remarks].join(" "));
 }

@@ -39,6 +39,10 @@ export function changeWords(change: Change, machines: readonly BoardMachine[]): 
     case "edit-record":
     case "remove-record":
       return recordChangeWords(change.command, last, machine?.machine.tag ?? "");
+    case "assign-machines":
+      return `place, person or school of ${counted(change.records.length, "machine")}`;
+    case "time-tasks":
+      return `minutes of ${counted(change.records.length, "task")}`;
     case "take-out-of-service":
       return `${tag} taken out of service`;
     case "release-for-service":

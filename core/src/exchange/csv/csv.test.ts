@@ -435,7 +435,10 @@ describe("what is wrong with a table", () => {
       "Machine|Reading\nV1|5",
       "Row 1, Date: expected a column that holds this, as readings need it",
     ],
-    ["Date|Reading\n1.1.2026|5", "Row 1, Machine: expected a column with the numbers of the machines"],
+    [
+      "Date|Reading\n1.1.2026|5",
+      "Row 1, Machine: expected a column with the numbers of the machines",
+    ],
     [
       "Machine|Date|Reading\nV1|1.1.2026|5|6",
       'Row 2: expected at most 3 cells, as there are headings (it has 4) (there is "6")',

@@ -81,9 +81,7 @@ export function csvChange(
         after: confirmedWhereDoubted(item, { ...reading, seq: context.nextSeq() }),
       }));
       // A machine that only brings readings stays as it is.
-      return isEdit && item.fields.length === 0
-        ? along
-        : [{ ...own, after: record }, ...along];
+      return isEdit && item.fields.length === 0 ? along : [{ ...own, after: record }, ...along];
     });
   const places = [...named.places.values()].map((place): RecordChange => ({
     ...{ section: "places", id: place.id, before: null, after: place },

@@ -61,9 +61,9 @@ export default function Books(): ReactElement {
           </p>
           <p>
             <Link to="/preferences" className="text-clear underline">
-              Preferences
-            </Link>{" "}
-            of this browser, and the windows of the book.
+              How this browser shows things, and the windows of the book
+            </Link>
+            .
           </p>
         </section>
       </div>

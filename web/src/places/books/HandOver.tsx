@@ -10,6 +10,7 @@ import { exchange } from "../../work/exchangeClient.js";
 import { FileRefused } from "./FileRefused.js";
 import { HandOverReview } from "./HandOverReview.js";
 import { useFileLook } from "./useFileLook.js";
+import { Term } from "../../ui/Term.js";
 
 /** Takes a book file of another device or person into the open book. */
 export default function HandOver(): ReactElement {
@@ -37,9 +38,10 @@ export default function HandOver(): ReactElement {
   return (
     <Page title="Hand-over">
       <p className="mb-4 max-w-[68ch]">
-        Takes what another copy of this book holds into <strong>{entry.name}</strong>: what only
-        that one has is added, what only that one changed is changed here, and where the two differ
-        they are put side by side. It is one change, and can be undone.
+        A <Term word="hand-over" /> takes what another copy of this book holds into{" "}
+        <strong>{entry.name}</strong>: what only that one has is added, what only that one changed
+        is changed here, and where the two differ they are put side by side. It is one change, and
+        can be undone.
       </p>
       <FileButton
         label="Choose the other book's file"

@@ -1,3 +1,4 @@
+import { AskCurrency } from "./AskCurrency.js";
 import type { Price } from "@yonderfell/core";
 import { Plus } from "lucide-react";
 import type { ReactElement } from "react";
@@ -59,6 +60,7 @@ export function PriceFields({ value: rows, onChange }: Field<readonly PriceRow[]
           </div>
         );
       })}
+      {rows.length > 0 && <AskCurrency />}
       <button
         type="button"
         className={QUIET_BUTTON}

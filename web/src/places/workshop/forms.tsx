@@ -4,6 +4,7 @@ import { newId } from "../../data/newId.js";
 import { CheckField, NoteField, SelectField, TextField } from "../../ui/fields.js";
 import { RecordDialog } from "../../ui/RecordDialog.js";
 import { useModel } from "../../ui/useModel.js";
+import { AskCurrency } from "../stores/AskCurrency.js";
 import { typedFigure, typedNumber } from "../../words/writing.js";
 
 /** What is being written down: a record, or a new one of its kind. */
@@ -84,6 +85,7 @@ function PersonForm({
         <TextField label="What an hour costs" isMono {...field("rate")} />
         <TextField label="Hours a week" isMono {...field("hours")} />
       </div>
+      {model.rate.trim() !== "" && <AskCurrency />}
       <CheckField label="Has left; stays in the record" {...field("hasLeft")} />
       <NoteField label="Note" {...field("note")} />
     </RecordDialog>

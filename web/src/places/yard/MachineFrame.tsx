@@ -9,7 +9,7 @@ import { Page } from "../../ui/Page.js";
 import { fullDate } from "../../words/format.js";
 
 const LEAVES = [
-  ["", "Ahead"],
+  ["", "Due"],
   ["/plan", "Plan"],
   ["/plate", "Plate"],
   ["/parts", "Parts"],
@@ -51,9 +51,10 @@ export function MachineFrame({
     );
   }
   const { id, tag, name } = machine.machine;
-  const leaf = LEAVES.find(([end]) => end !== "" && pathname.startsWith(machinePath(id, end)));
+  const [, leaf] =
+    LEAVES.find(([end]) => end !== "" && pathname.startsWith(machinePath(id, end))) ?? LEAVES[0];
   const title = `${tag} ${name}`;
-  const windowTitle = leaf === undefined ? title : `${leaf[1]} · ${title}`;
+  const windowTitle = `${leaf} · ${title}`;
   return (
     <Page title={title} windowTitle={windowTitle} aside={<Actions machine={machine} />}>
       <OutOfService machine={machine} />

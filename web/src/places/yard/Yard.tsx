@@ -1,5 +1,5 @@
 import { useLiveQuery } from "dexie-react-hooks";
-import { Gauge, Plus, SlidersHorizontal, Users } from "lucide-react";
+import { Gauge, ListChecks, Plus, SlidersHorizontal, Users } from "lucide-react";
 import { useDeferredValue, useMemo, useState, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
@@ -9,6 +9,7 @@ import { choicesOfWords, SelectField, TextField } from "../../ui/fields.js";
 import { LongList } from "../../ui/LongList.js";
 import { Page } from "../../ui/Page.js";
 import { counted, sentence } from "../../words/format.js";
+import { AssignBar } from "./assign/AssignBar.js";
 import { YARD_GROUPS, YARD_ORDERS, yardLines, type YardLine, type YardView } from "./yardModel.js";
 import { YardRow } from "./YardRow.js";
 
@@ -22,6 +23,9 @@ const heightOf = (line: YardLine): number => (line.code === "group" ? GROUP_HEIG
 
 const oneOf = <Value extends string>(values: readonly Value[], text: string | null): Value =>
   values.find((value) => value === text) ?? (values[0] as Value);
+
+const toggled = (chosen: ReadonlySet<string>, id: string): ReadonlySet<string> =>
+  chosen.has(id) ? new Set([...chosen].filter((one) => one !== id)) : new Set([...chosen, id]);
 
 /** How the Yard is looked at, kept in the address so that one comes back to the same. */
 function useYardView(): readonly [YardView, (patch: Partial<YardView>) => void] {
@@ -56,10 +60,21 @@ export default function Yard(): ReactElement {
     () => yardLines(machines, places, { words, order, group }),
     [machines, places, words, order, group],
   );
-  const shown = lines.filter((line) => line.code === "machine").length;
+  const shown = lines.flatMap((line) => (line.code === "machine" ? [line.machine] : []));
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   return (
     <Page title="Yard" aside={<Actions />}>
-      <Filter view={view} change={change} shown={shown} all={machines.length} />
+      <Filter
+        {...{ view, change, shown: shown.length, all: machines.length }}
+        onSeveral={machines.length > 1 && chosen === null ? () => setChosen(new Set()) : null}
+      />
+      {chosen !== null && (
+        <AssignBar
+          {...{ shown, chosen, places }}
+          onChosen={setChosen}
+          onEnd={() => setChosen(null)}
+        />
+      )}
       <div role="list">
         <LongList
           items={lines}
@@ -72,7 +87,12 @@ export default function Yard(): ReactElement {
                 <span className="font-normal text-quiet tabular-nums">{line.count}</span>
               </h2>
             ) : (
-              <YardRow machine={line.machine} places={group === "place" ? NONE : places} />
+              <YardRow
+                machine={line.machine}
+                places={group === "place" ? NONE : places}
+                isChosen={chosen?.has(line.machine.machine.id) ?? null}
+                onChoose={() => setChosen((now) => now && toggled(now, line.machine.machine.id))}
+              />
             )
           }
         />
@@ -94,11 +114,14 @@ function Filter({
   change,
   shown,
   all,
+  onSeveral,
 }: {
   readonly view: YardView;
   readonly change: (patch: Partial<YardView>) => void;
   readonly shown: number;
   readonly all: number;
+  /** Begins choosing several; null where there is nothing to choose. */
+  readonly onSeveral: (() => void) | null;
 }): ReactElement {
   const { words, order, group } = view;
   // On a phone they stand folded away, so that the machines do.
@@ -136,11 +159,34 @@ function Filter({
           choices={choicesOfWords(YARD_GROUPS)}
           onChange={(next) => change({ group: next })}
         />
-        <p role="status" className="pb-2 text-fine text-quiet tabular-nums">
-          {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
-        </p>
+        <Shown shown={shown} all={all} onSeveral={onSeveral} />
       </div>
     </>
+  );
+}
+
+/** How many machines are shown, and the way to choose several of them. */
+function Shown({
+  shown,
+  all,
+  onSeveral,
+}: {
+  readonly shown: number;
+  readonly all: number;
+  readonly onSeveral: (() => void) | null;
+}): ReactElement {
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <p role="status" className="text-fine text-quiet tabular-nums">
+        {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
+      </p>
+      {onSeveral !== null && (
+        <button type="button" className={QUIET_BUTTON} onClick={onSeveral}>
+          <ListChecks size={18} aria-hidden="true" />
+          Choose several
+        </button>
+      )}
+    </div>
   );
 }
 

@@ -14,19 +14,35 @@ import { placeName } from "./yardModel.js";
 export function YardRow({
   machine,
   places,
+  isChosen,
+  onChoose,
 }: {
   readonly machine: BoardMachine;
   readonly places: readonly Place[];
+  /** Null where machines are not being chosen. */
+  readonly isChosen: boolean | null;
+  readonly onChoose: () => void;
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const { id, tag, name, kind } = machine.machine;
   const standing = standingOf(machine, today);
   const where = [kind, placeName(machine, places)].filter((part) => part !== "").join(", ");
   return (
-    <div role="listitem" className="border-t border-hairline">
+    <div role="listitem" className="flex border-t border-hairline">
+      {isChosen !== null && (
+        <label className="grid w-12 shrink-0 place-items-center">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--clear)"
+            aria-label={`Choose ${tag} ${name}`}
+            checked={isChosen}
+            onChange={onChoose}
+          />
+        </label>
+      )}
       <Link
         to={machinePath(id)}
-        className="grid items-center gap-x-6 gap-y-0.5 py-1.5 hover:bg-wash lg:min-h-13 lg:grid-cols-[3.5rem_minmax(11rem,17rem)_13rem_minmax(14rem,1fr)_7rem]"
+        className="grid flex-1 items-center gap-x-6 gap-y-0.5 py-1.5 hover:bg-wash lg:min-h-13 lg:grid-cols-[3.5rem_minmax(11rem,17rem)_13rem_minmax(14rem,1fr)_7rem]"
       >
         <span className="font-mono text-large font-extrabold">{tag}</span>
         <span className="leading-tight">

@@ -34,6 +34,7 @@ import type { VisitsState } from "../../../app/visits.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
+import { AskCurrency } from "../../stores/AskCurrency.js";
 import { useCurrency } from "../../stores/useCurrency.js";
 import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
@@ -147,6 +148,7 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dragged}>
       <VisitsSummary {...{ listed, ridge, today, goTo }} hours={hours.hours} />
+      <AskCurrency />
       <VisitIssues machines={machines} nameOf={nameOf} today={today} />
       <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
       <Ridge

@@ -1,8 +1,10 @@
 import type { DayNumber, Week } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { counted, sentence } from "../../../words/format.js";
+import { Link } from "react-router";
+import { counted, figure } from "../../../words/format.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import type { ListedVisit } from "./visitModel.js";
+import { Term } from "../../../ui/Term.js";
 
 /** What comes next and how much there is; the first week that holds too much is gone to from here. */
 export function VisitsSummary({
@@ -28,7 +30,8 @@ export function VisitsSummary({
         <strong>{`Next: ${next.of.machine.tag} ${next.of.machine.name}, ${weekdayDate(next.day, today)}. `}</strong>
       )}
       <span className="text-quiet">
-        {`${sentence(counted(listed.length, "visit"))} ahead, ${held} in the book. `}
+        {figure(listed.length)} <Term word="visit">{listed.length === 1 ? "visit" : "visits"}</Term>
+        {` ahead, ${held} in the book. `}
         {over !== undefined && (
           <>
             <button
@@ -42,8 +45,14 @@ export function VisitsSummary({
             {" more than there are hours for. "}
           </>
         )}
-        {unknown > 0 &&
-          `${counted(unknown, "turn")} without an estimate of time are not in the hours.`}
+        {unknown > 0 && (
+          <>
+            {`${counted(unknown, "turn")} without an estimate of time are not in the hours. `}
+            <Link to="/yard/minutes" className="text-clear underline">
+              Say how long they take
+            </Link>
+          </>
+        )}
       </span>
     </p>
   );

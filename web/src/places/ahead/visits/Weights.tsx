@@ -7,6 +7,7 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
 import { useCurrency } from "../../stores/useCurrency.js";
+import { Terms } from "../../../ui/Term.js";
 
 type Amount = Exclude<keyof Planning, "workdays">;
 
@@ -86,6 +87,7 @@ function WeightsForm({ planning }: { readonly planning: Planning }): ReactElemen
       <p className="max-w-[68ch] text-quiet">
         {`A visit is put where its cost, the life thrown away by doing work early and the cost of being late come to the least. Amounts are ${currency === "" ? "in the book's money" : `in ${currency}`}.`}
       </p>
+      <Terms words={["visit", "turn", "life unused", "grace", "hard"]} />
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
         {AMOUNTS.map(([key, label, note]) => (
           <TextField

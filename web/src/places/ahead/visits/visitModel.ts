@@ -74,10 +74,16 @@ export function missedVisits(machines: readonly PlannedMachine[]): ListedVisit[]
   );
 }
 
-/** The visits of the book that a day asks for: those missed before it, then its own. */
-export function visitsOn(machines: readonly PlannedMachine[], today: DayNumber): ListedVisit[] {
+/** The visits of the book that a day asks for, as they are planned today: those missed by now, unless the day is past, then its own. */
+export function visitsOn(
+  machines: readonly PlannedMachine[],
+  today: DayNumber,
+  on: DayNumber = today,
+): ListedVisit[] {
   const held = listVisits(machines, null).filter(({ planned }) => planned.visit !== null);
-  return [...missedVisits(machines), ...held.filter(({ day }) => day === today)];
+  const missed = missedVisits(machines);
+  if (on < today) return missed.filter(({ day }) => day === on);
+  return [...missed, ...held.filter(({ day }) => day === on)];
 }
 
 /** What a visit costs on a day. */

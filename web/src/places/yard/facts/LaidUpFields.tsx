@@ -5,6 +5,7 @@ import { DayField } from "../../../ui/DayField.js";
 import { TextField } from "../../../ui/fields.js";
 import { fieldsOf, type Field } from "../../../ui/useModel.js";
 import type { LaidUpRow, NeededRow } from "./factsModel.js";
+import { Term } from "../../../ui/Term.js";
 
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
@@ -15,7 +16,7 @@ export function LaidUpFields({ value: rows, onChange }: Field<readonly LaidUpRow
   return (
     <section aria-labelledby="laid-up">
       <h2 id="laid-up" className="text-large font-bold">
-        Laid up
+        <Term word="laid up">Laid up</Term>
       </h2>
       <p className="text-quiet">
         No use is expected then, so forecasts by distance and hours pass over it.

@@ -10,6 +10,7 @@ import {
   type SpeedUnit,
   type StageRow,
 } from "./runningInModel.js";
+import { Terms } from "../../../ui/Term.js";
 
 /** A stage that is not written yet. */
 const emptyStage = (speedUnit: SpeedUnit): StageRow => ({
@@ -50,6 +51,7 @@ export function RunningInFields({
           <TextField label="Where it is written" {...field("source")} />
         </div>
       )}
+      {value.stages.length > 0 && <Terms words={["life"]} />}
       <RowsField<StageRow>
         rows={value.stages}
         keyOf={({ key }) => key}

@@ -12,6 +12,7 @@ import {
 } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
 import { correctionPath } from "../correctionPath.js";
+import { Term } from "../../../ui/Term.js";
 
 /** A meter: what its dial is reckoned to show, how fast it runs, what is in doubt. */
 export function MeterBlock({
@@ -40,8 +41,8 @@ export function MeterBlock({
       <p className="text-fine text-quiet">{rateWords(meter)}</p>
       {meter.stale && meter.lastOn !== null && (
         <p className="text-fine font-semibold text-soon-text">
-          Stale: not read for {spanOfDays(daysBetween(meter.lastOn, today))}. Distance and hour
-          limits go by estimate.
+          <Term word="stale">Stale</Term>: not read for{" "}
+          {spanOfDays(daysBetween(meter.lastOn, today))}. Distance and hour limits go by estimate.
         </p>
       )}
       {meter.stoppedOn !== null && (

@@ -23,9 +23,11 @@ import { STATUS_WORD } from "../../../words/statusWords.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { Untimed } from "./Untimed.js";
 import { WithoutStart } from "./WithoutStart.js";
 import { TakeTasks } from "./TakePlan.js";
 import { Reminders } from "./Reminders.js";
+import { Term } from "../../../ui/Term.js";
 
 /** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
 export default function PlanPage(): ReactElement {
@@ -49,6 +51,7 @@ function Plan({
   return (
     <>
       <TakingOn book={book} />
+      <Untimed book={book} />
       <section aria-labelledby="tasks" className="mb-9">
         <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
           <h2 id="tasks" className="text-large font-bold">
@@ -103,7 +106,7 @@ function Ladders({ book }: { readonly book: MachineBook }): ReactElement {
     <section aria-labelledby="ladders" className="mb-9">
       <div className="mb-1 flex flex-wrap items-center gap-3">
         <h2 id="ladders" className="mr-auto text-large font-bold">
-          Ladders
+          <Term word="ladder">Ladders</Term>
         </h2>
         <Link to={path("")} className={QUIET_BUTTON}>
           <Plus size={18} aria-hidden="true" />
@@ -216,6 +219,9 @@ function RegimeChoice({
         choices={all.map((name) => [name, name] as const)}
         onChange={(regime) => void keep("machines", machine, { ...machine, regime })}
       />
+      <Term word="school">
+        <span className="text-fine text-quiet">What is a school?</span>
+      </Term>
       <p role="alert" className="text-due">
         {failure}
       </p>
@@ -235,7 +241,7 @@ function TaskRow({
   const [machine] = book.machines;
   const names = new Map<string, string>(book.tasks.map(({ id, name }) => [id, name]));
   const place = { machine, nameOf: (id: string) => names.get(id) ?? id };
-  const override = task.regime ? `${task.regime} regime: ${task.regimeReason ?? ""}` : "";
+  const override = task.regime ? `${task.regime} school: ${task.regimeReason ?? ""}` : "";
   const facts = [
     task.minutes ? counted(Math.round(task.minutes), "minute") : "",
     task.access ? `with ${task.access} open` : "",

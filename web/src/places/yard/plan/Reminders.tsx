@@ -17,6 +17,7 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { shortDate } from "../../../words/format.js";
 import { ReminderForm } from "./ReminderForm.js";
+import { Term } from "../../../ui/Term.js";
 
 /** The codes the machine raises by itself: what each asks for, and what has become of it. */
 export function Reminders({ book }: { readonly book: MachineBook }): ReactElement {
@@ -27,7 +28,7 @@ export function Reminders({ book }: { readonly book: MachineBook }): ReactElemen
     <section aria-labelledby="reminders" className="mb-9">
       <div className="mb-1 flex flex-wrap items-center gap-3">
         <h2 id="reminders" className="mr-auto text-large font-bold">
-          The machine’s own reminders
+          The machine’s own <Term word="reminder">reminders</Term>
         </h2>
         <button type="button" className={QUIET_BUTTON} onClick={() => setEditing(null)}>
           <Plus size={18} aria-hidden="true" />

@@ -7,6 +7,7 @@ import type { FormModel } from "../../../ui/useModel.js";
 import { meterName } from "../../../words/limitWords.js";
 import { LimitFields } from "./LimitFields.js";
 import { emptyLimit, type TaskModel } from "./taskModel.js";
+import { Terms } from "../../../ui/Term.js";
 
 interface RuleProps {
   readonly form: FormModel<TaskModel>;
@@ -65,6 +66,7 @@ function OwnLimits({ form, machine }: RuleProps): ReactElement {
         <SelectField label="Of several limits" choices={COMBINE} {...field("combine")} />
         <SelectField label="Each use" choices={EACH_USE} {...field("eachUse")} />
       </div>
+      <Terms words={["school", "grace", "turn"]} />
       <RowsField
         rows={model.regimes}
         keyOf={(row) => row.key}

@@ -11,6 +11,7 @@ import { SelectField } from "../../../ui/fields.js";
 import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { SchoolsTable } from "./SchoolsTable.js";
+import { Term } from "../../../ui/Term.js";
 
 const SchoolsChart = lazy(() => import("./SchoolsChart.js"));
 
@@ -61,8 +62,9 @@ function Schools({ source }: { readonly source: WorkSource }): ReactElement {
           />
         </div>
         <p className="max-w-[56ch] text-fine text-quiet">
-          Each school followed throughout, every turn done when it falls due, the machine run on at
-          its present pace. A task without limits in a school goes by the handbook’s.
+          Each <Term word="school" /> followed throughout, every <Term word="turn" /> done when it
+          falls due, the machine run on at its present pace. A task without limits in a school goes
+          by the handbook’s.
         </p>
       </div>
       <Suspense>

@@ -6,6 +6,7 @@ import { QuantityField } from "../../../ui/QuantityField.js";
 import { RowsField } from "../../../ui/RowsField.js";
 import type { FormModel } from "../../../ui/useModel.js";
 import type { TaskModel } from "./taskModel.js";
+import { Terms } from "../../../ui/Term.js";
 
 const OUTSIDE = choicesOrNone(OUTSIDE_REASONS, "no, it is done here");
 const CONDITIONS = choicesOrNone(CAPACITY_CONDITIONS, "the working capacity");
@@ -43,6 +44,7 @@ export function WorkFields({
         />
         <TextField label="Step of the ladder" offered={known("ladder")} {...field("ladder")} />
       </div>
+      <Terms words={["ladder"]} />
       <h3 className="font-semibold">Fluids it uses</h3>
       <RowsField
         rows={model.uses}

@@ -18,6 +18,7 @@ import { PointRows } from "./PointRows.js";
 import { ProductChoice } from "./ProductChoice.js";
 import { SpecificationForm } from "./SpecificationForm.js";
 import { SpecificationRows } from "./SpecificationRows.js";
+import { Terms } from "../../../ui/Term.js";
 
 /** A machine's plate: fluids and capacities with their sources, service points, specified against fitted. */
 export default function PlatePage(): ReactElement {
@@ -34,6 +35,7 @@ function Plate({ machine }: { readonly machine: Machine }): ReactElement | null 
   if (found === undefined) return null;
   return (
     <>
+      <Terms words={["plate", "service point"]} />
       <Fluids machine={machine} found={found} />
       <Points machine={machine} found={found} />
       <Specifications machine={machine} found={found} />

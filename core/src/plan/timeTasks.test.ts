@@ -1,0 +1,31 @@
+import { applyChange, timeTasks, untimedTasks, type Task } from "../index.js";
+import { bookOf, task } from "../../test/books.js";
+
+const named = (id: string, name: string, more: object = {}): Task =>
+  task(id, [{ months: 12 }], { name, ...more }) as unknown as Task;
+
+const TASKS = [
+  named("a", "Air filter"),
+  named("b", "Oil & filter"),
+  named("c", "oil & filter "),
+  named("d", "Oil & filter", { minutes: 40 }),
+  named("e", "Test", { outside: { because: "licensed" } }),
+  named("f", "Belt", { minutes: 0 }),
+];
+
+test("tasks without minutes stand by their name, the most frequent first", () => {
+  const found = untimedTasks(TASKS);
+  expect(found.map(({ name, tasks }) => [name, tasks.map(({ id }) => id)])).toEqual([
+    ["Oil & filter", ["b", "c"]],
+    ["Air filter", ["a"]],
+  ]);
+});
+
+test("minutes said by name go to all tasks of that name that have none", () => {
+  const change = timeTasks(TASKS, ({ name }) => (name.startsWith("Air") ? 15 : 30));
+  const after = applyChange(bookOf({ tasks: TASKS }), change);
+  expect(after.tasks?.map(({ minutes }) => minutes)).toEqual([15, 30, 30, 40, 30, 0]);
+  expect(timeTasks(TASKS, () => 0).records).toEqual([]);
+  expect(timeTasks(TASKS, () => Number.NaN).records).toEqual([]);
+  expect(timeTasks(TASKS, () => null).records).toEqual([]);
+});

@@ -1,0 +1,41 @@
+import type { Change, RecordChange } from "../book/change.js";
+import type { Task } from "../book/task.js";
+
+/** Tasks of one name, on one machine or several, of which nobody has said how long they take. */
+export interface UntimedTasks {
+  readonly name: string;
+  readonly tasks: readonly Task[];
+}
+
+const keyOf = ({ name }: Pick<Task, "name">): string => name.trim().toLowerCase();
+
+/** The tasks without minutes, those of one name together, the most machines first; what is for others takes no time of one's own. */
+export function untimedTasks(tasks: readonly Task[]): UntimedTasks[] {
+  const byName = new Map<string, Task[]>();
+  for (const task of tasks) {
+    if ((task.minutes ?? null) !== null || task.outside) continue;
+    byName.set(keyOf(task), [...(byName.get(keyOf(task)) ?? []), task]);
+  }
+  return [...byName.values()]
+    .map((own): UntimedTasks => ({ name: own[0]?.name ?? "", tasks: own }))
+    .sort(
+      (one, other) =>
+        other.tasks.length - one.tasks.length || one.name.localeCompare(other.name, "en"),
+    );
+}
+
+/**
+ * The one change that says how long tasks take, by their name, in minutes. Tasks whose minutes are known already
+ * stay as they are; minutes must be above 0, others are left out.
+ */
+export function timeTasks(
+  tasks: readonly Task[],
+  minutesOf: (task: Task) => number | null,
+): Change {
+  const records = tasks.flatMap((before): RecordChange[] => {
+    const minutes = (before.minutes ?? null) === null ? minutesOf(before) : null;
+    if (minutes === null || !(minutes > 0) || !Number.isFinite(minutes)) return [];
+    return [{ section: "tasks", id: before.id, before, after: { ...before, minutes } }];
+  });
+  return { command: "time-tasks", records };
+}

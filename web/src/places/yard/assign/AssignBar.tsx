@@ -1,0 +1,86 @@
+import { assignMachines, type BoardMachine, type Place } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import type { ReactElement } from "react";
+import { useBook } from "../../../app/openBook.js";
+import { useApply } from "../../../app/useApply.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { SelectField } from "../../../ui/fields.js";
+import { useModel } from "../../../ui/useModel.js";
+import { counted } from "../../../words/format.js";
+import {
+  assignmentOf,
+  LEFT_AS_IT_IS,
+  personChoices,
+  placeChoices,
+  schoolChoices,
+} from "./assignModel.js";
+
+interface AssignBarProps {
+  /** The machines that are shown: those that can be chosen at once. */
+  readonly shown: readonly BoardMachine[];
+  readonly chosen: ReadonlySet<string>;
+  readonly places: readonly Place[];
+  readonly onChosen: (chosen: ReadonlySet<string>) => void;
+  readonly onEnd: () => void;
+}
+
+/** What the chosen machines are given in common: where they live, who looks after them, which school they follow. */
+export function AssignBar({
+  shown,
+  chosen,
+  places,
+  onChosen,
+  onEnd,
+}: AssignBarProps): ReactElement {
+  const { storage } = useBook();
+  const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
+  const { model, field, set } = useModel(() => LEFT_AS_IT_IS);
+  const { apply, failure, fail } = useApply();
+  const given = assignmentOf(model);
+  const give = async (): Promise<void> => {
+    // As stored and not as on the board: what is saved is compared with it.
+    const stored = (await storage.list("machines")).filter(({ id }) => chosen.has(id));
+    const change = assignMachines(stored, given);
+    if (change.records.length === 0) return fail("They have all of this already.");
+    const words = `Saved: ${counted(change.records.length, "machine")} changed.`;
+    if (await apply(change, words)) set(LEFT_AS_IT_IS);
+  };
+  return (
+    <section aria-label="For several machines" className="mb-3 bg-raised px-4 py-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <p role="status" className="mr-auto font-bold">
+          {counted(chosen.size, "machine")} chosen
+        </p>
+        <button
+          type="button"
+          className={QUIET_BUTTON}
+          onClick={() => onChosen(new Set(shown.map(({ machine }) => machine.id)))}
+        >
+          Choose all {shown.length} shown
+        </button>
+        <button type="button" className={QUIET_BUTTON} onClick={() => onChosen(new Set())}>
+          Choose none
+        </button>
+        <button type="button" className={QUIET_BUTTON} onClick={onEnd}>
+          End
+        </button>
+      </div>
+      <div className="mt-2 grid items-end gap-x-6 gap-y-2 sm:grid-cols-3 lg:grid-cols-[repeat(3,minmax(9rem,14rem))_auto]">
+        <SelectField label="Lives at" choices={placeChoices(places)} {...field("place")} />
+        <SelectField label="Looked after by" choices={personChoices(people)} {...field("person")} />
+        <SelectField label="School" choices={schoolChoices(shown)} {...field("regime")} />
+        <button
+          type="button"
+          className={`${PRIMARY_BUTTON} justify-self-start`}
+          disabled={chosen.size === 0 || Object.keys(given).length === 0}
+          onClick={() => void give()}
+        >
+          Give it to {counted(chosen.size, "machine")}
+        </button>
+      </div>
+      <p role="alert" className="font-semibold text-due">
+        {failure}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,127 @@
+import { timeTasks, untimedTasks, type UntimedTasks } from "@yonderfell/core";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useState, type FormEvent, type ReactElement } from "react";
+import { useSearchParams } from "react-router";
+import { useBook } from "../../../app/openBook.js";
+import { useAppSelector } from "../../../app/store.js";
+import { useApply } from "../../../app/useApply.js";
+import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
+import { Page } from "../../../ui/Page.js";
+import { counted } from "../../../words/format.js";
+import { machinesWords, minutesProblem, minutesTyped } from "./minutesModel.js";
+
+/** So many names stand at once; the next follow when these are said. */
+const AT_ONCE = 100;
+
+const keyOf = ({ name }: { readonly name: string }): string => name.trim().toLowerCase();
+
+/** How long tasks take of which nobody has said it: by name, for all machines or for one. */
+export default function MinutesPage(): ReactElement {
+  const { storage } = useBook();
+  const [search] = useSearchParams();
+  const own = search.get("machine");
+  const tasks = useLiveQuery(() => storage.list("tasks"), [storage]);
+  const of = tasks?.filter(({ machine }) => own === null || machine === own);
+  const machine = useAppSelector((state) =>
+    state.board.machines.find((one) => one.machine.id === own),
+  );
+  const on = machine === undefined ? "" : ` on ${machine.machine.tag} ${machine.machine.name}`;
+  return (
+    <Page title="Minutes of work">
+      {of !== undefined && (
+        <>
+          <p className="mb-4 max-w-[68ch]">
+            {`Without minutes, visits and weeks hold 0 h of work, and own time costs nothing. What you say of a name goes to all tasks${on} of that name that say nothing; what a task says already stays.`}
+          </p>
+          <MinutesForm groups={untimedTasks(of)} />
+        </>
+      )}
+    </Page>
+  );
+}
+
+function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): ReactElement {
+  const { storage } = useBook();
+  const { apply, failure, fail } = useApply();
+  const [typed, setTyped] = useState<ReadonlyMap<string, string>>(new Map());
+  const shown = groups.slice(0, AT_ONCE);
+  const textOf = (group: { readonly name: string }): string => typed.get(keyOf(group)) ?? "";
+  const timed = shown.filter((group) => minutesTyped(textOf(group)) !== null);
+  const count = timed.reduce((sum, { tasks }) => sum + tasks.length, 0);
+  const save = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    const wrong = shown.find((group) => minutesProblem(textOf(group)) !== "");
+    if (wrong !== undefined) return fail(`Put right how long ${wrong.name} takes first.`);
+    const ids = new Set<string>(timed.flatMap(({ tasks }) => tasks.map(({ id }) => id)));
+    const stored = (await storage.list("tasks")).filter(({ id }) => ids.has(id));
+    const change = timeTasks(stored, (task) => minutesTyped(textOf(task)));
+    const words = `Saved: minutes of ${counted(change.records.length, "task")}.`;
+    if (await apply(change, words)) setTyped(new Map());
+  };
+  if (groups.length === 0) return <p className="text-quiet">Every task says how long it takes.</p>;
+  return (
+    <form onSubmit={(event) => void save(event)} className="max-w-[60rem]" noValidate>
+      <ul>
+        {shown.map((group) => (
+          <UntimedRow
+            key={keyOf(group)}
+            group={group}
+            value={textOf(group)}
+            onChange={(text) => setTyped(new Map(typed).set(keyOf(group), text))}
+          />
+        ))}
+      </ul>
+      {groups.length > shown.length && (
+        <p className="text-quiet">
+          {counted(groups.length - shown.length, "more name")} when these are said.
+        </p>
+      )}
+      <p role="alert" className="font-semibold text-due">
+        {failure}
+      </p>
+      <FormFoot>
+        <button type="submit" className={PRIMARY_BUTTON} disabled={count === 0}>
+          Save the minutes of {counted(count, "task")}
+        </button>
+      </FormFoot>
+    </form>
+  );
+}
+
+function UntimedRow({
+  group,
+  value,
+  onChange,
+}: {
+  readonly group: UntimedTasks;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+}): ReactElement {
+  const machines = useAppSelector((state) => state.board.machines);
+  const problem = minutesProblem(value);
+  return (
+    <li className="grid items-center gap-x-6 gap-y-1 border-t border-hairline py-1.5 sm:grid-cols-[minmax(12rem,22rem)_1fr_9rem]">
+      <span className="font-semibold">{group.name}</span>
+      <span className="text-quiet">
+        {group.tasks.length > 1 && `${counted(group.tasks.length, "machine")}: `}
+        {machinesWords(group, machines)}
+      </span>
+      <span>
+        <input
+          className={`${FIELD} font-mono text-field`}
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder="minutes"
+          aria-label={`Minutes of ${group.name}`}
+          aria-invalid={problem !== "" || undefined}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+        {problem !== "" && (
+          <span className="block text-fine font-semibold text-due">{problem}</span>
+        )}
+      </span>
+    </li>
+  );
+}
