@@ -1,3 +1,4 @@
+import type { Page, SerializedAXNode } from "puppeteer-core";
 import { openDemonstration, waitForWords } from "./application.js";
 import { violationsOn } from "./axe.js";
 import { exportedText, giveFile, press } from "./steps.js";
@@ -21,6 +22,8 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["meters", "yard/m-generator/meters", "Stopped since"],
   ["the facts of a machine", "yard/m-carrier/facts", "Release it for service"],
   ["a card", "yard/m-bus/card", "Sump plug"],
+  ["minutes of work", "yard/minutes", "Save the minutes"],
+  ["another day's sheet", "ahead/today?on=2030-01-07", "Overdue and due"],
   ["adding a machine", "yard/new", "Add the machine"],
   ["the reading sheet", "yard/readings", "Cargo trike"],
   ["a plan", "yard/m-lunch/plan", "own reminders"],
@@ -40,11 +43,34 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["welcome", "welcome", "Load the demonstration"],
 ];
 
-test.each(SCREENS)("axe finds nothing wrong with %s", async (_, path, words) => {
-  await app().page.goto(`${app().address}${path}`);
-  await waitForWords(app().page, words);
-  expect(await violationsOn(app().page)).toEqual([]);
-});
+/** The names of links that stand on the page more than once, as they are read out. */
+async function namedTwice(page: Page): Promise<string[]> {
+  const tree = await page.accessibility.snapshot();
+  const names: string[] = [];
+  const gather = ({ role, name, children = [] }: SerializedAXNode): void => {
+    if (role === "link") names.push(name ?? "");
+    children.forEach(gather);
+  };
+  if (tree !== null) gather(tree);
+  return [...new Set(names.filter((name, index) => names.indexOf(name) !== index))];
+}
+
+/** Where a window's title was met first. */
+const titles = new Map<string, string>();
+
+test.each(SCREENS)(
+  "axe finds nothing wrong with %s, whose links and window have names of their own",
+  async (screen, path, words) => {
+    const { page } = app();
+    await page.goto(`${app().address}${path}`);
+    await waitForWords(page, words);
+    expect(await violationsOn(page)).toEqual([]);
+    expect(await namedTwice(page)).toEqual([]);
+    const title = await page.title();
+    expect([title, titles.get(title) ?? screen]).toEqual([title, screen]);
+    titles.set(title, screen);
+  },
+);
 
 test("axe finds nothing wrong with the reasons, the table, and reading a meter", async () => {
   const { page } = app();

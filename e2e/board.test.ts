@@ -9,7 +9,9 @@ beforeAll(async () => {
   await openDemonstration(app());
 });
 
+/** Opens the board as a new tab does. */
 async function openBoard(page: Page, address: string): Promise<void> {
+  await page.evaluate(() => sessionStorage.clear());
   await page.goto(`${address}ahead`);
   await page.waitForSelector("::-p-aria([name='Grouped by'])");
 }
@@ -42,6 +44,37 @@ test("the board is grouped and chosen from, kept as a view, found again after a 
   await press(page, "Views");
   await press(page, "Take out Shed, due");
   await waitForWords(page, "None is kept yet");
+});
+
+test("what was chosen and how far it was scrolled stand after a reload and on the way back", async () => {
+  const { page, address } = app();
+  await openBoard(page, address);
+  await choose(page, "Grouped by", "place");
+  await page.waitForFunction(() => document.querySelectorAll("main h3").length > 0);
+  const scrolled = (): Promise<number> => page.evaluate(() => window.scrollY);
+  const isAt = async (top: number): Promise<void> => {
+    await page.waitForFunction((wanted) => Math.abs(window.scrollY - wanted) < 2, {}, top);
+  };
+  // What is drawn in turn makes the page long enough.
+  await page.waitForFunction(() => document.documentElement.scrollHeight > 2000);
+  await page.evaluate(() => window.scrollTo(0, 700));
+  await isAt(700);
+  await page.reload();
+  await page.waitForSelector("::-p-aria([name='Grouped by'])");
+  await isAt(700);
+  expect((await headings(page, "h2")).length).toBeGreaterThan(1);
+  expect(await headings(page, "h2")).toContain("Long Shed");
+  const left = await scrolled();
+  await page.evaluate(() => {
+    const links = [...document.querySelectorAll<HTMLElement>("main h3 a")];
+    links.find((one) => one.getBoundingClientRect().top > 100)?.click();
+  });
+  await waitForWords(page, "History");
+  // A new place begins at its top.
+  expect(await scrolled()).toBe(0);
+  await page.goBack();
+  await isAt(left);
+  expect(await headings(page, "h2")).toContain("Long Shed");
 });
 
 test("where nothing fits it says so, with the way to everything", async () => {

@@ -9,6 +9,7 @@ const ADDRESSES = [
   ...["yard/m-bus/plan/task/t-bus-oil", "yard/m-bus/plan/take", "yard/m-bus/plan/schools"],
   ...["yard/m-lorry/plan/baseline", "yard/m-bus/plan/ladder", "yard/m-bus/plate"],
   ...["yard/m-bus/meters", "yard/m-bus/parts", "yard/m-bus/card", "yard/m-bus/facts", "log/m-bus"],
+  ...["yard/minutes", "ahead/today?on=2030-01-07"],
   ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
 ];
 const LEAST_TARGET = 44;
@@ -91,4 +92,43 @@ test("at 200 % no address scrolls sideways", async () => {
     faults.some((fault) => fault.endsWith("too wide")),
   );
   expect(wide).toEqual([]);
+});
+
+/** What of a page is there to be pressed or typed into, as it is printed. */
+function pressedOnPaper(): string[] {
+  const pressed =
+    "nav, button:not([data-prints], [data-strip]), input:not([data-prints]), select, textarea, [role=tab]";
+  return [...document.querySelectorAll<HTMLElement>(`header nav, main :is(${pressed})`)]
+    .filter((one) => one.checkVisibility({ visibilityProperty: true }))
+    .map((one) => one.outerHTML.slice(0, 80));
+}
+
+/** The links of a page that look like buttons, as it is printed. */
+function buttonsOnPaper(): string[] {
+  return [...document.querySelectorAll<HTMLElement>("main a")]
+    .filter((one) => one.checkVisibility({ visibilityProperty: true }))
+    .filter((one) => parseFloat(getComputedStyle(one).borderTopWidth) > 0)
+    .map((one) => one.innerText);
+}
+
+test("printed pages carry no tabs, buttons or fields, and still their words", async () => {
+  const { page, address } = app();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.emulateMediaType("print");
+  const found: Record<string, string[]> = {};
+  for (const path of ADDRESSES) {
+    await page.goto(`${address}${path}`);
+    await page.waitForSelector("main h1");
+    await page.evaluate(quiet, QUIET_MS);
+    const faults = await page.evaluate(pressedOnPaper);
+    faults.push(...(await page.evaluate(buttonsOnPaper)));
+    if (faults.length > 0) found[path] = [...new Set(faults)];
+  }
+  await page.goto(`${address}ahead/visits`);
+  await page.waitForSelector("main button[data-prints]");
+  const words = await page.$eval("main", (main) => main.innerText);
+  await page.emulateMediaType("screen");
+  expect(found).toEqual({});
+  expect(words).toContain("All visits ahead");
+  expect(words).toContain("Library bus");
 });

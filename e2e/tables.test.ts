@@ -112,7 +112,7 @@ test("a log of earlier days asks once whether what follows its work was done", a
   await giveFile(page, "log.csv", rows.join("\n"));
   await waitForWords(page, "Front brake pads, bedding-in look followed this work on one machine.");
   const isDisabled = (): Promise<boolean> =>
-    page.$eval("main button.bg-clear", (button) => (button).disabled);
+    page.$eval("main button.bg-clear", (button) => button.disabled);
   expect(await wordsOf(page, "main")).toContain("say above whether the follow-ups were done");
   expect(await isDisabled()).toBe(true);
   await page.click("[role=radio][value=done]");

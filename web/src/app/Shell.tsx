@@ -1,7 +1,6 @@
 import { BookOpen, Gauge, Search, SlidersHorizontal, Undo2 } from "lucide-react";
-import { lazy, Suspense, useEffect, type ReactElement, type ReactNode } from "react";
+import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
 import { Link, NavLink, Outlet } from "react-router";
-import { writingCode } from "../data/dexieStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
 import { OpenBookProvider, useBook } from "./openBook.js";
@@ -14,8 +13,7 @@ import { useTheme } from "./useTheme.js";
 import { useToday } from "./useToday.js";
 import { useUndo } from "./useUndo.js";
 
-const ExportReminder = lazy(() => import("./ExportReminder.js"));
-const NewerVersion = lazy(() => import("./NewerVersion.js"));
+const OnceShown = lazy(() => import("./OnceShown.js"));
 const VisitPlans = lazy(() => import("./VisitPlans.js"));
 const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
@@ -35,7 +33,7 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
         Skip to the place
       </a>
       <TopBar />
-      <OnceShown />
+      <WhenIdle />
       <BoardNotice />
       <div id="place">
         <Suspense>
@@ -47,29 +45,12 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
   );
 }
 
-const A_DAY_MS = 86_400_000;
-/** How the database answers once this tab has had to let go of it. */
-const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
-
-/** What is fetched only when the board is in sight: the code that writes and that plans, words about exports and newer versions. */
-function OnceShown(): ReactElement | null {
-  const { storage } = useBook();
+/** What is fetched only when the board is in sight. */
+function WhenIdle(): ReactElement | null {
   const isIdle = useIdle(useAppSelector((state) => state.board.seq >= 0));
-  useEffect(() => {
-    if (!isIdle) return;
-    void writingCode();
-    void import("./VisitPlans.js");
-    // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
-    const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
-    storage.dropUnusedPictures(yesterday).catch((error: unknown) => {
-      // Another tab may have taken the book over meanwhile; then that one tidies up.
-      if (!(error instanceof Error) || !LET_GO.has(error.name)) throw error;
-    });
-  }, [isIdle, storage]);
   return isIdle ? (
     <Suspense>
-      <ExportReminder />
-      <NewerVersion />
+      <OnceShown />
     </Suspense>
   ) : null;
 }

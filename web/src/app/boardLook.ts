@@ -1,7 +1,7 @@
 import type { BoardColumn, BoardGrouping, BoardOf, BoardShown } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 
-/** What is shown of the board, put together by what, and what its table is in order by. Belongs to the sitting; a view keeps it. */
+/** What is shown of the board, put together by what, and what its table is in order by. Belongs to the tab, a reload included; a view keeps it. */
 export interface BoardLook {
   readonly group: BoardGrouping;
   readonly show: BoardShown;

@@ -18,6 +18,7 @@ export function Term({
       <button
         ref={button}
         type="button"
+        data-prints=""
         aria-haspopup="dialog"
         aria-expanded={isAsked}
         className="cursor-help underline decoration-dotted underline-offset-4 max-sm:min-h-11"

@@ -1,10 +1,10 @@
 /** The one thing a screen is for. */
 export const PRIMARY_BUTTON =
-  "inline-flex min-h-12 items-center gap-2 rounded-[3px] bg-clear px-5 font-semibold text-on-body hover:opacity-90 disabled:opacity-50";
+  "inline-flex min-h-12 items-center gap-2 rounded-[3px] bg-clear px-5 font-semibold text-on-body hover:opacity-90 disabled:opacity-50 print:hidden";
 
 /** Anything else one may do. */
 export const QUIET_BUTTON =
-  "inline-flex min-h-11 items-center gap-2 rounded-[3px] border border-rule px-3 font-medium hover:bg-wash disabled:opacity-50 max-sm:min-h-12";
+  "inline-flex min-h-11 items-center gap-2 rounded-[3px] border border-rule px-3 font-medium hover:bg-wash disabled:opacity-50 max-sm:min-h-12 print:hidden";
 
 /** A field to write in: a box with a ground of its own. */
 export const FIELD =

@@ -22,6 +22,7 @@ import { ungrouped } from "./boardGroup.js";
 import { Cairn } from "./Cairn.js";
 import { DateField } from "./DateField.js";
 import { Moves } from "./Moves.js";
+import { Term } from "./Term.js";
 import { ReachBoard } from "./ReachBoard.js";
 import { dayOf, machineBookOf, settingsOf, STATUSES, type MachineId } from "@yonderfell/core";
 
@@ -217,4 +218,17 @@ test("moved dates are told from what to what, and nothing stands where none move
   );
   expect(screen.getByRole("listitem")).toHaveTextContent("Oilsoon, 12 Decsoon, 9 Dec");
   expect(screen.getByLabelText("moves to")).toBeInTheDocument();
+});
+
+test("a word opens its meaning where it stands, and gets the focus back", async () => {
+  const user = userEvent.setup();
+  render(<Term word="grace" />);
+  const word = screen.getByRole("button", { name: "grace" });
+  expect(word).toHaveAttribute("aria-expanded", "false");
+  await user.click(word);
+  const meaning = await screen.findByRole("dialog", { name: "What grace means" });
+  expect(meaning).toHaveTextContent("Grace: what a limit may be exceeded by before it is overdue.");
+  await user.keyboard("{Escape}");
+  expect(screen.queryByRole("dialog")).not.toBeInTheDocument();
+  expect(word).toHaveFocus();
 });

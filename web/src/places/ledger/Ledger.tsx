@@ -59,13 +59,12 @@ function LogRow({
   return (
     <li className="grid gap-x-6 gap-y-0.5 border-t border-hairline py-2 sm:grid-cols-[7.5rem_14rem_1fr]">
       <span className="whitespace-nowrap tabular-nums">{fullDate(dayOf(entry.date))}</span>
-      <Link
-        to={`/yard/${encodeURIComponent(entry.machine)}`}
-        aria-label={`${machine?.machine.tag ?? ""} ${machine?.machine.name ?? entry.machine}, ${fullDate(dayOf(entry.date))}: ${title}`}
-        className="hover:underline"
-      >
-        <span className="mr-2 font-mono font-bold">{machine?.machine.tag}</span>
+      <Link to={`/yard/${encodeURIComponent(entry.machine)}`} className="hover:underline">
+        <span className="mr-2 font-mono font-bold">{machine?.machine.tag}</span>{" "}
         {machine?.machine.name ?? entry.machine}
+        <span className="sr-only">
+          , {fullDate(dayOf(entry.date))}: {title}
+        </span>
       </Link>
       <span>
         <strong className="font-semibold">{title}</strong>

@@ -17,6 +17,15 @@ const LEAVES = [
   ["/facts", "Facts"],
 ] as const;
 
+/** The pages behind leaves, which have window titles of their own. */
+const BEHIND = [
+  ["/plan/take", "Take from a plan"],
+  ["/plan/schools", "Schools"],
+  ["/plan/baseline", "Taking on"],
+  ["/plan/ladder", "Ladder"],
+  ["/plan/task", "Task"],
+] as const;
+
 /** The address of a leaf of a machine. */
 export function machinePath(id: string, leaf = ""): string {
   return `/yard/${encodeURIComponent(id)}${leaf}`;
@@ -52,7 +61,9 @@ export function MachineFrame({
   }
   const { id, tag, name } = machine.machine;
   const [, leaf] =
-    LEAVES.find(([end]) => end !== "" && pathname.startsWith(machinePath(id, end))) ?? LEAVES[0];
+    [...BEHIND, ...LEAVES].find(
+      ([end]) => end !== "" && pathname.startsWith(machinePath(id, end)),
+    ) ?? LEAVES[0];
   const title = `${tag} ${name}`;
   const windowTitle = `${leaf} · ${title}`;
   return (

@@ -32,6 +32,7 @@ export function JourneySection({
         <h2 id={heading} className="min-w-0 flex-1 leading-tight max-sm:basis-full">
           <button
             type="button"
+            data-prints=""
             aria-expanded={isOpen}
             className="flex min-h-11 w-full items-start gap-2.5 py-1.5 text-left hover:bg-wash max-sm:min-h-12"
             onClick={onOpen}

@@ -56,11 +56,10 @@ function Line({
     <li className="day-line grid min-h-11 grid-cols-[13rem_1fr_auto] items-center gap-x-4 border-t border-hairline py-1 max-sm:grid-cols-[1fr_auto]">
       <Link
         to={`/yard/${encodeURIComponent(machine.id)}`}
-        aria-label={`${machine.tag} ${machine.name}: ${forWhat}`}
         className="flex min-h-9 items-center hover:underline max-sm:col-span-2"
       >
-        <span className="mr-2 font-mono font-bold">{machine.tag}</span>
-        {machine.name}
+        <span className="mr-2 font-mono font-bold">{machine.tag}</span> {machine.name}
+        <span className="sr-only">, {forWhat}</span>
       </Link>
       <span>
         {what}

@@ -41,7 +41,7 @@ test("a machine out of service is told with its reason, since when and by whom",
   await show();
   expect(linesOf("Out of service")).toEqual([
     expect.stringMatching(
-      /^25Tracked carrierCrack in the left idler arm.*Since 17 Nov, by Edda Thwaite$/,
+      /^25 Tracked carrier, out of serviceCrack in the left idler arm.*Since 17 Nov, by Edda Thwaite$/,
     ),
   ]);
 });
@@ -76,7 +76,7 @@ test("work for others says what to tell them", async () => {
 test("the missed visit stands among the visits of the day, with all of its tasks to log", async () => {
   await show();
   const [line] = within(part("Visits")).getAllByRole("listitem");
-  expect(plain(line?.textContent)).toMatch(/^31Bog pump.*Was for .* and is not logged/);
+  expect(plain(line?.textContent)).toMatch(/^31 Bog pump, .*Was for .* and is not logged/);
   const link = within(line as HTMLElement).getByRole("link", { name: "Log the visit of 31" });
   expect(link.getAttribute("href")?.match(/task=/g)).toHaveLength(2);
 });

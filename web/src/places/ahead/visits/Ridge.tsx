@@ -109,6 +109,7 @@ function WeekColumn({
     <button
       ref={setNodeRef}
       type="button"
+      data-prints=""
       data-week={week.monday}
       aria-pressed={isChosen}
       onClick={() => onChoose(week.monday)}

@@ -64,6 +64,7 @@ function Line(props: VisitRowProps): ReactElement {
     <button
       ref={line}
       type="button"
+      data-prints=""
       data-visit={visit.key}
       aria-expanded={isOpen}
       onClick={onOpen}

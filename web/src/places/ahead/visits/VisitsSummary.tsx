@@ -36,6 +36,7 @@ export function VisitsSummary({
           <>
             <button
               type="button"
+              data-prints=""
               className="text-overdue underline max-sm:min-h-12"
               onClick={() => goTo(over.monday)}
             >

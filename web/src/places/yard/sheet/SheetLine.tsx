@@ -55,6 +55,7 @@ export function SheetLine({ row, place, sheet, onGoTo, onAlone }: SheetLineProps
       <input
         data-row={place}
         aria-label={`${tag} ${name}, ${meterName(meter)}, ${unit}`}
+        data-prints=""
         className={`${FIELD} font-mono text-large font-bold`}
         inputMode="decimal"
         autoComplete="off"

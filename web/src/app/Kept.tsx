@@ -1,0 +1,96 @@
+import { useEffect, useLayoutEffect, useRef } from "react";
+import { NavigationType, useLocation, useNavigationType } from "react-router";
+import { boardLookedAt, WHOLE_BOARD, type BoardLook } from "./boardLook.js";
+import { useBook } from "./openBook.js";
+import { useAppDispatch, useAppSelector } from "./store.js";
+
+/** Where this tab keeps how it looks at the board of a book. */
+const LOOK = "yonderfell-look";
+/** Where this tab keeps how far each of its pages was scrolled, by the key of its history. */
+const SCROLL = "yonderfell-scroll";
+/** So many pages are kept, the newest last. */
+const MOST = 50;
+/** What a person does who goes somewhere else on the page than it was left. */
+const MOVES = ["wheel", "touchstart", "pointerdown", "keydown"] as const;
+
+/** What this tab keeps; null where it keeps nothing or it cannot be read. */
+function read(key: string): unknown {
+  try {
+    return JSON.parse(sessionStorage.getItem(key) ?? "null");
+  } catch (error) {
+    if (error instanceof SyntaxError) return null;
+    throw error;
+  }
+}
+
+function scrolls(): [string, number][] {
+  const kept = read(SCROLL);
+  return Array.isArray(kept) ? (kept as [string, number][]) : [];
+}
+
+function keepScroll(key: string, top: number): void {
+  const others = scrolls().filter(([one]) => one !== key);
+  sessionStorage.setItem(SCROLL, JSON.stringify([...others, [key, top]].slice(-MOST)));
+}
+
+/** Scrolls as far as a page was, as soon as it is long enough again; given up where the person moves on it first. */
+function scrollBack(top: number): () => void {
+  const end = (): void => {
+    growing.disconnect();
+    for (const move of MOVES) window.removeEventListener(move, end);
+  };
+  const growing = new ResizeObserver(() => {
+    if (document.documentElement.scrollHeight - window.innerHeight < top) return;
+    window.scrollTo(0, top);
+    end();
+  });
+  growing.observe(document.body);
+  for (const move of MOVES) window.addEventListener(move, end, { passive: true });
+  return end;
+}
+
+/** The look at the board is found again after a reload; that of another book is not taken over. */
+function useKeptLook(): void {
+  const { entry } = useBook();
+  const dispatch = useAppDispatch();
+  const look = useAppSelector((state) => state.boardLook);
+  useLayoutEffect(() => {
+    const kept = read(LOOK) as { readonly book?: string; readonly look?: BoardLook } | null;
+    if (kept !== null) {
+      dispatch(boardLookedAt({ ...WHOLE_BOARD, ...(kept.book === entry.id ? kept.look : {}) }));
+    }
+  }, [dispatch, entry.id]);
+  // After it was read: what is read is kept again.
+  useEffect(() => {
+    sessionStorage.setItem(LOOK, JSON.stringify({ book: entry.id, look }));
+  }, [entry.id, look]);
+}
+
+/** How far pages were scrolled: one that is come back to, or loaded again, stands where it was left; a new one begins at its top. */
+function useKeptScroll(): void {
+  const { key, pathname } = useLocation();
+  const type = useNavigationType();
+  const last = useRef(pathname);
+  useLayoutEffect(() => {
+    window.history.scrollRestoration = "manual";
+    const isNewPlace = last.current !== pathname;
+    last.current = pathname;
+    const [, top = 0] = scrolls().find(([one]) => one === key) ?? [];
+    let end = (): void => undefined;
+    if (type === NavigationType.Pop && top > 0) end = scrollBack(top);
+    else if (type === NavigationType.Push && isNewPlace) window.scrollTo(0, 0);
+    const note = (): void => keepScroll(key, window.scrollY);
+    window.addEventListener("scroll", note, { passive: true });
+    return () => {
+      end();
+      window.removeEventListener("scroll", note);
+    };
+  }, [key, pathname, type]);
+}
+
+/** What a tab keeps of how it looks at things, over a reload and on the way back. */
+export default function Kept(): null {
+  useKeptLook();
+  useKeptScroll();
+  return null;
+}

@@ -1,0 +1,32 @@
+import { useEffect, type ReactElement } from "react";
+import { writingCode } from "../data/dexieStorage.js";
+import ExportReminder from "./ExportReminder.js";
+import Kept from "./Kept.js";
+import NewerVersion from "./NewerVersion.js";
+import { useBook } from "./openBook.js";
+
+const A_DAY_MS = 86_400_000;
+/** How the database answers once this tab has had to let go of it. */
+const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
+
+/** What comes once the board is in sight: the code that writes and that plans, what the tab kept of its look, words about exports and newer versions. */
+export default function OnceShown(): ReactElement {
+  const { storage } = useBook();
+  useEffect(() => {
+    void writingCode();
+    void import("./VisitPlans.js");
+    // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
+    const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
+    storage.dropUnusedPictures(yesterday).catch((error: unknown) => {
+      // Another tab may have taken the book over meanwhile; then that one tidies up.
+      if (!(error instanceof Error) || !LET_GO.has(error.name)) throw error;
+    });
+  }, [storage]);
+  return (
+    <>
+      <Kept />
+      <ExportReminder />
+      <NewerVersion />
+    </>
+  );
+}
