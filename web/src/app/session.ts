@@ -76,9 +76,11 @@ const slice = createSlice({
     }),
     noticeGiven: (state, action: PayloadAction<GivenNotice>) => ({
       ...state,
-      notices: [...state.notices, { ...action.payload, id: state.noticesGiven }].slice(
-        -MOST_NOTICES,
-      ),
+      // What went well last takes the place of what went well before it: that can be undone no more by its note.
+      notices: [
+        ...state.notices.filter(({ isGood }) => !(isGood && action.payload.isGood)),
+        { ...action.payload, id: state.noticesGiven },
+      ].slice(-MOST_NOTICES),
       noticesGiven: state.noticesGiven + 1,
     }),
     noticeClosed: (state, action: PayloadAction<number>) => ({

@@ -79,14 +79,23 @@ test("a strip opens and closes, and another closes the first", () => {
   expect(sessionReducer(open, taskOpened("a")).openTask).toBe("");
 });
 
-test("notes stand until each is closed, the last three of many", () => {
+test("what went wrong stands until it is closed, the last three of many", () => {
   const given = ["one", "two", "three", "four"].reduce(
-    (state, words) => sessionReducer(state, noticeGiven({ isGood: true, words, change: null })),
+    (state, words) => sessionReducer(state, noticeGiven({ isGood: false, words, change: null })),
     sessionReducer(undefined, { type: "start" }),
   );
   expect(given.notices.map((notice) => notice.words)).toEqual(["two", "three", "four"]);
   const closed = sessionReducer(given, noticeClosed(given.notices[1]?.id ?? -1));
   expect(closed.notices.map((notice) => notice.words)).toEqual(["two", "four"]);
+});
+
+test("what went well takes the place of what went well before, and of nothing else", () => {
+  const given = [true, false, true, true].reduce(
+    (state, isGood, at) =>
+      sessionReducer(state, noticeGiven({ isGood, words: `${at}`, change: null })),
+    sessionReducer(undefined, { type: "start" }),
+  );
+  expect(given.notices.map((notice) => notice.words)).toEqual(["1", "3"]);
 });
 
 describe("undo", () => {
