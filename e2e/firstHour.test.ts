@@ -1,16 +1,9 @@
 import type { Page } from "puppeteer-core";
 import { waitForWords, wordsOf } from "./application.js";
-import { press, typedDaysAgo, write } from "./steps.js";
+import { focused, press, typedDaysAgo, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
-
-/** What has the focus, as it is read out or written. */
-const focused = (page: Page): Promise<string> =>
-  page.evaluate(() => {
-    const { activeElement } = document;
-    return activeElement?.getAttribute("aria-label") ?? activeElement?.textContent ?? "";
-  });
 
 /** How a person presses what has a name, and fills in a field. */
 interface Hand {

@@ -1,6 +1,6 @@
 import type { Book } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, giveFile, logNote, press } from "./steps.js";
+import { exportedText, focused, giveFile, logNote, press } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -37,6 +37,8 @@ test("what only the other copy has is shown and taken in as one change, which ca
   await waitForWords(page, "Added: 1 entry");
   await press(page, "Take it in");
   await waitForWords(page, "1 record taken in from from-the-phone.yonderfell.json.");
+  // What it was done with is gone; the words of what was done have its focus.
+  expect(await focused(page)).toContain("1 record taken in");
   const merged = await exportedText(page, address);
   expect(merged).toContain("Done on the road");
   expect(merged).toContain("Done in the shed");

@@ -197,6 +197,20 @@ test("a meter that stood still is repaired with what was run meanwhile", async (
   await page.waitForFunction(() => !document.body.innerText.includes("Stopped since"));
 });
 
+test("the last reading of a meter is corrected from where it is seen", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}yard/m-hatch/meters`);
+  const link = await page.waitForSelector("::-p-text(Correct the reading of)");
+  const words = await link?.evaluate((one) => one.textContent);
+  await link?.click();
+  await waitForWords(page, "Save the correction");
+  expect(new URL(page.url()).pathname).toMatch(/^\/correct\/m-hatch\/readings\/.+/);
+  const shown = await page.$$eval("main input", (inputs) => inputs.map(({ value }) => value));
+  const figure = (words ?? "").replace(/^Correct the reading of /, "").replace(/\s?km.*$/, "");
+  const plain = (text: string): string => text.replace(/\s/g, "");
+  expect(shown.map(plain)).toContain(plain(figure));
+});
+
 test("the card is one page, on A4 and on Letter", async () => {
   const { page, address } = app();
   await page.goto(`${address}yard/m-bus/card`);

@@ -7,6 +7,15 @@ export async function press(page: Page, name: string): Promise<void> {
   await found?.click();
 }
 
+/** What has the focus, as it is read out or written. */
+export function focused(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const { activeElement } = document;
+    const words = activeElement?.getAttribute("aria-label") ?? activeElement?.textContent ?? "";
+    return words.replaceAll("\u00a0", " ");
+  });
+}
+
 /** Writes into the field of a name, in place of what stands there. */
 export async function write(page: Page, name: string, words: string): Promise<void> {
   const field = await page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });

@@ -1,6 +1,6 @@
 import type { Page } from "puppeteer-core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { giveFile, onDay, press, storeOf, textDownloadedBy } from "./steps.js";
+import { focused, giveFile, onDay, press, storeOf, textDownloadedBy } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -79,6 +79,7 @@ test("a table of a shed's own is looked through row by row, brought in as one ch
   await page.click("[data-doubt=tag-alike] li input");
   await press(page, "Bring in 1\u00a0reading");
   await waitForWords(page, "Brought in: 1 reading from shed.csv.");
+  expect(await focused(page)).toBe("Brought in: 1 reading from shed.csv.");
   await waitForWords(page, "1 138 readings");
   await takeBack(page);
   await waitForWords(page, "1 137 readings");

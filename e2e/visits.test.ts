@@ -117,6 +117,11 @@ test("a week's visits are accepted at once, one is pinned, a task is left out of
   await page.waitForSelector("[data-week]");
   await page.click("[data-week]");
   await waitForWords(page, "Week of");
+  const monday = await page.$eval("[data-week]", (week) => week.getAttribute("data-week"));
+  const inAddress = new URL(page.url()).searchParams.get("week") ?? "";
+  expect(Date.parse(inAddress) / 86_400_000).toBe(Number(monday));
+  await page.reload();
+  await waitForWords(page, "Week of");
   const accept = await page.waitForSelector("::-p-text(of this week)");
   await accept?.click();
   await waitForWords(page, "visits are in the book.");

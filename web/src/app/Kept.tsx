@@ -33,6 +33,12 @@ function keepScroll(key: string, top: number): void {
   sessionStorage.setItem(SCROLL, JSON.stringify([...others, [key, top]].slice(-MOST)));
 }
 
+/** Whether the page was come to anew and not loaded again or gone back to. */
+function isComeToAnew(): boolean {
+  const [load] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
+  return load?.type === "navigate";
+}
+
 /** Scrolls as far as a page was, as soon as it is long enough again; given up where the person moves on it first. */
 function scrollBack(top: number): () => void {
   const end = (): void => {
@@ -70,16 +76,20 @@ function useKeptLook(): void {
 function useKeptScroll(): void {
   const { key, pathname } = useLocation();
   const type = useNavigationType();
-  const last = useRef(pathname);
+  const last = useRef("");
   useLayoutEffect(() => {
     window.history.scrollRestoration = "manual";
+    const isFirst = last.current === "";
     const isNewPlace = last.current !== pathname;
     last.current = pathname;
-    const [, top = 0] = scrolls().find(([one]) => one === key) ?? [];
+    // Pages that are loaded share a key; with their address they do not.
+    const own = `${key} ${pathname}`;
+    const [, top = 0] = scrolls().find(([one]) => one === own) ?? [];
     let end = (): void => undefined;
-    if (type === NavigationType.Pop && top > 0) end = scrollBack(top);
-    else if (type === NavigationType.Push && isNewPlace) window.scrollTo(0, 0);
-    const note = (): void => keepScroll(key, window.scrollY);
+    const isBack = type === NavigationType.Pop && !(isFirst && isComeToAnew());
+    if (isBack && top > 0) end = scrollBack(top);
+    else if (type === NavigationType.Push && isNewPlace && !isFirst) window.scrollTo(0, 0);
+    const note = (): void => keepScroll(own, window.scrollY);
     window.addEventListener("scroll", note, { passive: true });
     return () => {
       end();

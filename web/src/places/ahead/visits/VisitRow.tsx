@@ -68,7 +68,7 @@ function Line(props: VisitRowProps): ReactElement {
       data-visit={visit.key}
       aria-expanded={isOpen}
       onClick={onOpen}
-      className="grid min-h-11 grid-cols-[6.5rem_minmax(7rem,12rem)_1fr_auto] items-baseline gap-x-4 py-2 text-left max-md:grid-cols-[1fr_auto]"
+      className="grid min-h-11 grid-cols-[7.5rem_minmax(7rem,12rem)_1fr_auto] items-baseline gap-x-4 py-2 text-left max-md:grid-cols-[1fr_auto]"
     >
       <span className="font-semibold tabular-nums">{weekdayDate(visit.day, today)}</span>
       <span className="max-md:order-3 max-md:col-span-2">
