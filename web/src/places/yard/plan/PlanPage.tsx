@@ -27,7 +27,7 @@ import { Untimed } from "./Untimed.js";
 import { WithoutStart } from "./WithoutStart.js";
 import { TakeTasks } from "./TakePlan.js";
 import { Reminders } from "./Reminders.js";
-import { Term } from "../../../ui/Term.js";
+import { Term, Terms } from "../../../ui/Term.js";
 
 /** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
 export default function PlanPage(): ReactElement {
@@ -73,6 +73,7 @@ function Plan({
             Add a task
           </Link>
         </div>
+        <Terms words={["school"]} />
         {book.tasks.length === 0 && (
           <p className="border-t border-hairline py-3 text-quiet">
             Nothing is planned for it yet. Take the tasks of a plan for its kind, or of a sister,
@@ -219,9 +220,6 @@ function RegimeChoice({
         choices={all.map((name) => [name, name] as const)}
         onChange={(regime) => void keep("machines", machine, { ...machine, regime })}
       />
-      <Term word="school">
-        <span className="text-fine text-quiet">What is a school?</span>
-      </Term>
       <p role="alert" className="text-due">
         {failure}
       </p>
