@@ -66,7 +66,7 @@ test("what both copies changed stands side by side, and nothing is taken in befo
   );
   await waitForWords(page, "They differ: choose what stands");
   const conflict = await wordsOf(page, "[data-conflict]");
-  expect(conflict).toContain("Machine Library bus differs in the two.");
+  expect(conflict).toContain("Machine 07 Library bus differs in the two.");
   expect(conflict).toContain("Book bus");
   const take = async (): Promise<boolean> =>
     page.$eval("main div:has(> button svg.lucide-handshake) button", (button) => button.disabled);

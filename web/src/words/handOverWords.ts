@@ -94,7 +94,8 @@ export function recordWords(section: Section, record: object, names: Names): str
   const machine = typeof fields["machine"] === "string" ? fields["machine"] : "";
   const date = typeof fields["date"] === "string" ? fullDate(dayOf(fields["date"])) : "";
   const on = machine === "" ? "" : `on ${names.get(machine) ?? machine}`;
-  const parts = [sentence(sectionNoun(section)), name, on].filter((part) => part !== "").join(" ");
+  const tag = section === "machines" ? textIn(fields, "tag") : "";
+  const parts = [sentence(sectionNoun(section)), tag, name, on].filter((part) => part !== "").join(" ");
   const details = [date, contentWords(fields, names)].filter((part) => part !== "");
   return [parts, ...details].join(", ");
 }

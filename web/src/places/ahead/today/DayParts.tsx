@@ -72,6 +72,16 @@ function Line({
 
 const ACTION = "inline-flex min-h-10 items-center gap-1.5 text-clear max-sm:min-h-12";
 
+/** The way to log what a line asks for. */
+function LogLink({ to, label }: { readonly to: string; readonly label: string }): ReactElement {
+  return (
+    <Link to={to} aria-label={label} className={ACTION}>
+      <NotebookPen size={16} aria-hidden="true" />
+      Log
+    </Link>
+  );
+}
+
 /** The tasks under one heading, each with its reason and the way to log it. */
 export function Tasks({
   title,
@@ -106,14 +116,10 @@ export function Tasks({
             }
             state={tell === "" ? why?.sentences[0] : `For others: ${tell}`}
           >
-            <Link
+            <LogLink
               to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(task.task.id)}`}
-              aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
-              className={ACTION}
-            >
-              <NotebookPen size={16} aria-hidden="true" />
-              Log
-            </Link>
+              label={`Log ${task.task.name} on ${machine.machine.tag}`}
+            />
           </Line>
         );
       })}
@@ -181,14 +187,7 @@ export function VisitsToday({
               : (visit.planned.visit?.note ?? "")
           }
         >
-          <Link
-            to={logPath(visit)}
-            aria-label={`Log the visit of ${visit.of.machine.tag}`}
-            className={ACTION}
-          >
-            <NotebookPen size={16} aria-hidden="true" />
-            Log
-          </Link>
+          <LogLink to={logPath(visit)} label={`Log the visit of ${visit.of.machine.tag}`} />
         </Line>
       ))}
     </Part>
