@@ -95,7 +95,9 @@ export function recordWords(section: Section, record: object, names: Names): str
   const date = typeof fields["date"] === "string" ? fullDate(dayOf(fields["date"])) : "";
   const on = machine === "" ? "" : `on ${names.get(machine) ?? machine}`;
   const tag = section === "machines" ? textIn(fields, "tag") : "";
-  const parts = [sentence(sectionNoun(section)), tag, name, on].filter((part) => part !== "").join(" ");
+  const parts = [sentence(sectionNoun(section)), tag, name, on]
+    .filter((part) => part !== "")
+    .join(" ");
   const details = [date, contentWords(fields, names)].filter((part) => part !== "");
   return [parts, ...details].join(", ");
 }
