@@ -3,6 +3,7 @@ import { useState, type ReactElement } from "react";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { NotSaved } from "./NotSaved.js";
 import { useSettingsChange } from "./useSettingsChange.js";
+import { Terms } from "../../ui/Term.js";
 
 type OwnSettings = Book["settings"];
 
@@ -32,6 +33,7 @@ export function Windows({ own }: { readonly own: OwnSettings }): ReactElement {
       <h3 id="windows" className="font-bold">
         What makes a task due
       </h3>
+      <Terms words={["stale", "doubtful", "estimated"]} />
       <WindowsForm key={JSON.stringify(settings)} settings={settings} />
     </section>
   );

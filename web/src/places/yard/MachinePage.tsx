@@ -12,6 +12,7 @@ import { MachineFrame, useMachineOfAddress } from "./MachineFrame.js";
 import { MachineHistory } from "./MachineHistory.js";
 import { RunningIn } from "./RunningIn.js";
 import { MeterBlock } from "./meters/MeterBlock.js";
+import { Terms } from "../../ui/Term.js";
 
 /** A machine: what it is, what its meters show, how far its tasks reach, what was done to it. */
 export default function MachinePage(): ReactElement {
@@ -29,6 +30,7 @@ export default function MachinePage(): ReactElement {
           <RunningIn machine={machine} />
           <Meters machine={machine} />
           <Reaches machine={machine} />
+          <Terms words={["grace", "stale", "laid up", "assumed"]} />
           {book !== undefined && book !== null && (
             <MachineHistory key={marked} book={book} marked={marked} />
           )}

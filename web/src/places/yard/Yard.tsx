@@ -12,6 +12,7 @@ import { counted, sentence } from "../../words/format.js";
 import { AssignBar } from "./assign/AssignBar.js";
 import { YARD_GROUPS, YARD_ORDERS, yardLines, type YardLine, type YardView } from "./yardModel.js";
 import { YardRow } from "./YardRow.js";
+import { Terms } from "../../ui/Term.js";
 
 const ROW_HEIGHT = 53;
 const GROUP_HEIGHT = 48;
@@ -97,6 +98,7 @@ export default function Yard(): ReactElement {
           }
         />
       </div>
+      {machines.length > 0 && <Terms words={["grace", "stale", "laid up", "reminder"]} />}
       {machines.length === 0 && (
         <p className="border-t border-hairline py-6 text-quiet">
           No machines yet. Add the first one.

@@ -9,6 +9,7 @@ import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
 import { JourneyForm } from "./JourneyForm.js";
 import { JourneySection } from "./JourneySection.js";
+import { Terms } from "../../../ui/Term.js";
 
 /** What is being written down: a journey, or a new one. */
 type Editing = { readonly journey: Journey | null } | null;
@@ -53,6 +54,9 @@ export default function JourneysPage(): ReactElement {
           {...{ journeys, machines, today }}
           onEdit={(journey) => setEditing({ journey })}
         />
+      )}
+      {machines.length > 0 && (
+        <Terms words={["journey", "grace", "hard", "life", "life unused", "turn"]} />
       )}
       {editing !== null && (
         <JourneyForm

@@ -15,7 +15,7 @@ import { SheetChoice } from "./SheetChoice.js";
 import { todayOf, type Today } from "./todayModel.js";
 import { useDayBoard } from "./useDayBoard.js";
 import { isFor, useSheet, type Sheet } from "./useSheet.js";
-import { Term } from "../../../ui/Term.js";
+import { Term, Terms } from "../../../ui/Term.js";
 
 /** What a day asks for, over all machines or those of one person; printed, it is the day sheet. */
 export default function TodayPage(): ReactElement {
@@ -42,6 +42,7 @@ export default function TodayPage(): ReactElement {
           <span className="hidden print:inline">{` · ${entry.name} · ${name === undefined ? "Done by: ____________" : `For ${name}`}`}</span>
         </p>
         <SheetOf day={sheet.day} who={sheet.who} />
+        <Terms words={["grace", "reminder", "follow-up", "visit"]} />
       </div>
     </AheadPage>
   );

@@ -20,6 +20,7 @@ import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { BaselineTogether } from "./BaselineTogether.js";
 import { BaselineRow } from "./BaselineRow.js";
+import { Terms } from "../../../ui/Term.js";
 
 /** Takes on a machine without records: what each of its tasks starts from, decided one by one. */
 export default function BaselinePage(): ReactElement {
@@ -62,6 +63,7 @@ function Baseline({
           Judge each by level, colour, smell, particles or a test. What is decided stays; it can be
           put down and gone on with. Nothing counts as overdue for want of a record.
         </p>
+        <Terms words={["assumed", "grace"]} />
         <p role="status" className="font-semibold">
           {open.length === 0
             ? "All are decided."

@@ -28,6 +28,7 @@ import { typedFigure } from "../../../words/writing.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { meterFigure } from "./taskModel.js";
+import { Terms } from "../../../ui/Term.js";
 
 interface StepRow {
   readonly key: string;
@@ -123,6 +124,7 @@ function LadderForm({
         Each larger step includes the smaller ones whose turn it is as well; write down what each
         adds. A step left out stays a task of its own.
       </p>
+      <Terms words={["ladder", "turn"]} />
       <LadderFields form={form} machine={machine} unit={unit} />
       <p role="alert" className="font-semibold text-due">
         {failure}

@@ -73,7 +73,7 @@ function Plan({
             Add a task
           </Link>
         </div>
-        <Terms words={["school"]} />
+        <Terms words={["school", "grace", "hard", "turn"]} />
         {book.tasks.length === 0 && (
           <p className="border-t border-hairline py-3 text-quiet">
             Nothing is planned for it yet. Take the tasks of a plan for its kind, or of a sister,
