@@ -11,7 +11,7 @@ const SCROLL = "yonderfell-scroll";
 /** So many pages are kept, the newest last. */
 const MOST = 50;
 /** What a person does who goes somewhere else on the page than it was left. */
-const MOVES = ["wheel", "touchstart", "pointerdown", "keydown"] as const;
+const MOVES = ["wheel", "touchstart", "pointerdown", "mousedown", "keydown"] as const;
 
 /** What this tab keeps; null where it keeps nothing or it cannot be read. */
 function read(key: string): unknown {
@@ -39,17 +39,16 @@ function isComeToAnew(): boolean {
   return load?.type === "navigate";
 }
 
-/** Scrolls as far as a page was, as soon as it is long enough again; given up where the person moves on it first. */
+/** Scrolls as far as a page was, whenever it is long enough for it, until the person moves on it: it may grow in several steps. */
 function scrollBack(top: number): () => void {
+  const growing = new ResizeObserver(() => {
+    const isLong = document.documentElement.scrollHeight - window.innerHeight >= top;
+    if (isLong && window.scrollY !== top) window.scrollTo(0, top);
+  });
   const end = (): void => {
     growing.disconnect();
     for (const move of MOVES) window.removeEventListener(move, end);
   };
-  const growing = new ResizeObserver(() => {
-    if (document.documentElement.scrollHeight - window.innerHeight < top) return;
-    window.scrollTo(0, top);
-    end();
-  });
   growing.observe(document.body);
   for (const move of MOVES) window.addEventListener(move, end, { passive: true });
   return end;
