@@ -45,7 +45,7 @@ test("commands are found by name, and what fits nothing says so", async () => {
   const { page } = app();
   await find("hand-over", "Hand-over");
   await page.keyboard.press("Enter");
-  await waitForWords(page, "Takes what another copy of this book holds");
+  await waitForWords(page, "takes what another copy of this book holds");
   await page.keyboard.press("/");
   await page.waitForSelector("[role=dialog] input");
   await page.keyboard.type("qqqqq");
