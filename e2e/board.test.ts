@@ -75,6 +75,16 @@ test("what was chosen and how far it was scrolled stand after a reload and on th
   await page.goBack();
   await isAt(left);
   expect(await headings(page, "h2")).toContain("Long Shed");
+  // What was left at its top is come back to at its top, however far one scrolled meanwhile.
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await isAt(0);
+  await page.click("main h3 a");
+  await waitForWords(page, "History");
+  await page.waitForFunction(() => document.documentElement.scrollHeight > 1200);
+  await page.evaluate(() => window.scrollTo(0, 300));
+  await isAt(300);
+  await page.goBack();
+  await isAt(0);
 });
 
 test("where nothing fits it says so, with the way to everything", async () => {

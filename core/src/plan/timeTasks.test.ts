@@ -22,10 +22,21 @@ test("tasks without minutes stand by their name, the most frequent first", () =>
 });
 
 test("minutes said by name go to all tasks of that name that have none", () => {
-  const change = timeTasks(TASKS, ({ name }) => (name.startsWith("Air") ? 15 : 30));
+  const keyed = (minutes: (name: string) => number): ReadonlyMap<string, number> =>
+    new Map(untimedTasks(TASKS).map(({ key, name }) => [key, minutes(name)]));
+  const change = timeTasks(
+    TASKS,
+    keyed((name) => (name.startsWith("Air") ? 15 : 30)),
+  );
   const after = applyChange(bookOf({ tasks: TASKS }), change);
-  expect(after.tasks?.map(({ minutes }) => minutes)).toEqual([15, 30, 30, 40, 30, 0]);
-  expect(timeTasks(TASKS, () => 0).records).toEqual([]);
-  expect(timeTasks(TASKS, () => Number.NaN).records).toEqual([]);
-  expect(timeTasks(TASKS, () => null).records).toEqual([]);
+  expect(after.tasks?.map(({ minutes }) => minutes)).toEqual([15, 30, 30, 40, undefined, 0]);
+  for (const minutes of [0, -5, Number.NaN, Infinity]) {
+    expect(
+      timeTasks(
+        TASKS,
+        keyed(() => minutes),
+      ).records,
+    ).toEqual([]);
+  }
+  expect(timeTasks(TASKS, new Map()).records).toEqual([]);
 });

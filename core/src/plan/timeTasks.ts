@@ -3,6 +3,8 @@ import type { Task } from "../book/task.js";
 
 /** Tasks of one name, on one machine or several, of which nobody has said how long they take. */
 export interface UntimedTasks {
+  /** By which minutes are said for them. */
+  readonly key: string;
   readonly name: string;
   readonly tasks: readonly Task[];
 }
@@ -16,8 +18,8 @@ export function untimedTasks(tasks: readonly Task[]): UntimedTasks[] {
     if ((task.minutes ?? null) !== null || task.outside) continue;
     byName.set(keyOf(task), [...(byName.get(keyOf(task)) ?? []), task]);
   }
-  return [...byName.values()]
-    .map((own): UntimedTasks => ({ name: own[0]?.name ?? "", tasks: own }))
+  return [...byName]
+    .map(([key, own]): UntimedTasks => ({ key, name: own[0]?.name ?? "", tasks: own }))
     .sort(
       (one, other) =>
         other.tasks.length - one.tasks.length || one.name.localeCompare(other.name, "en"),
@@ -25,16 +27,17 @@ export function untimedTasks(tasks: readonly Task[]): UntimedTasks[] {
 }
 
 /**
- * The one change that says how long tasks take, by their name, in minutes. Tasks whose minutes are known already
- * stay as they are; minutes must be above 0, others are left out.
+ * The one change that says how long untimed tasks take, in minutes, by the keys of their groups. All others stay as
+ * they are; minutes must be above 0, others are left out.
  */
 export function timeTasks(
   tasks: readonly Task[],
-  minutesOf: (task: Task) => number | null,
+  minutesByKey: ReadonlyMap<string, number>,
 ): Change {
-  const records = tasks.flatMap((before): RecordChange[] => {
-    const minutes = (before.minutes ?? null) === null ? minutesOf(before) : null;
-    if (minutes === null || !(minutes > 0) || !Number.isFinite(minutes)) return [];
+  const untimed = untimedTasks(tasks).flatMap((group) => group.tasks);
+  const records = untimed.flatMap((before): RecordChange[] => {
+    const minutes = minutesByKey.get(keyOf(before)) ?? 0;
+    if (!(minutes > 0) || !Number.isFinite(minutes)) return [];
     return [{ section: "tasks", id: before.id, before, after: { ...before, minutes } }];
   });
   return { command: "time-tasks", records };

@@ -84,11 +84,12 @@ function useKeptScroll(): void {
     // Pages that are loaded share a key; with their address they do not.
     const own = `${key} ${pathname}`;
     const [, top = 0] = scrolls().find(([one]) => one === own) ?? [];
-    let end = (): void => undefined;
-    const isBack = type === NavigationType.Pop && !(isFirst && isComeToAnew());
-    if (isBack && top > 0) end = scrollBack(top);
-    else if (type === NavigationType.Push && isNewPlace && !isFirst) window.scrollTo(0, 0);
     const note = (): void => keepScroll(own, window.scrollY);
+    const isBack = isFirst ? !isComeToAnew() : type === NavigationType.Pop;
+    const end = isBack && top > 0 ? scrollBack(top) : (): void => undefined;
+    if (!isFirst && isNewPlace && !(isBack && top > 0)) window.scrollTo(0, 0);
+    // The same page under a new address, such as a list that was narrowed.
+    if (type === NavigationType.Replace && !isNewPlace) note();
     window.addEventListener("scroll", note, { passive: true });
     return () => {
       end();

@@ -16,7 +16,7 @@ export default function Notices(): ReactElement {
     <section
       aria-label="Notes"
       aria-live="polite"
-      className="fixed right-4 bottom-4 z-50 max-sm:bottom-22 w-[min(30rem,calc(100vw-2rem))]"
+      className="fixed right-4 bottom-4 z-50 max-sm:bottom-22 print:hidden w-[min(30rem,calc(100vw-2rem))]"
     >
       <ul className="flex flex-col gap-2">
         {notices.map((notice) => (

@@ -1,8 +1,10 @@
 /** What words of the trade and of this program mean that are not everyday speech: the glossary's own sentences. */
 export const MEANINGS = {
   assumed: "said to have been done without a record of it",
+  claim: "a specification code or approval that a product's label says it meets",
   doubtful: "standing on a meter that is stale or stopped, or with a limit that is unknown",
   estimated: "reckoned and not read from the dial",
+  fitment: "a part as a machine takes it: where, on which side, how many a service",
   "follow-up": "a task due once after another was done",
   governs: "of a limit: decides the date of its task",
   grace: "what a limit may be exceeded by before it is overdue",
@@ -21,6 +23,7 @@ export const MEANINGS = {
   "service point": "where fluid goes in or out, is checked or greased",
   stale: "of a meter: not read for too long",
   turn: "one time a task is done or falls due",
+  window: "the days within which a task counts as due or soon",
   visit:
     "work on one machine on one day; proposed, accepted (in the book) or pinned (its day settled with others)",
 } as const;

@@ -96,12 +96,11 @@ test("what follows the work of a table is asked of one and of several", () => {
   const names = ["wheel nuts, torque again", "second look"];
   expect(tableFollowUpsWords({ names: names.slice(0, 1), count: 1, machines: 1 })).toEqual({
     what: "wheel nuts, torque again followed this work on one machine.",
-    question: "Was that done too?",
     isOne: true,
   });
   expect(tableFollowUpsWords({ names, count: 9, machines: 7 })).toMatchObject({
     what: "wheel nuts, torque again and second look followed this work on 7 machines.",
-    question: "Were those done too?",
+    isOne: false,
   });
 });
 

@@ -145,16 +145,14 @@ export function tableDoubtWords(doubt: CsvDoubt): string {
   }
 }
 
-/** What follows the work of a table of entries, and what is asked of it. */
+/** What follows the work of a table of entries. */
 export function tableFollowUpsWords({ names, count, machines }: ShownFollowUps): {
   readonly what: string;
-  readonly question: string;
   readonly isOne: boolean;
 } {
   const on = machines === 1 ? "one machine" : `${figure(machines)} machines`;
   return {
     what: `${listOfWords(names)} followed this work on ${on}.`,
-    question: count === 1 ? "Was that done too?" : "Were those done too?",
     isOne: count === 1,
   };
 }

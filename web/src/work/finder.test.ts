@@ -42,6 +42,15 @@ test("a machine comes before its tasks, and those before the log", async () => {
   expect(kinds.indexOf("entry")).toBeGreaterThan(kinds.lastIndexOf("task"));
 });
 
+test("a machine is found by what its number plate shows", async () => {
+  const bus = BOOK.machines?.find(({ id }) => id === BUS) ?? null;
+  if (bus === null) throw new Error("no bus");
+  const kept = keepRecord("machines", bus, { ...bus, registration: "SK12TEN" });
+  if (!kept.ok) throw new Error("not kept");
+  await storage.apply(kept.value, "2026-11-23T09:00:00.000Z");
+  expect(await titles("sk12ten")).toEqual(["machine 07 Library bus"]);
+});
+
 test("all words must fit, begun or with a slip of the finger", async () => {
   expect(await titles("07 eng oil")).toContain("task 07 Engine oil and filter");
   expect(await titles("libary")).toContain("machine 07 Library bus");

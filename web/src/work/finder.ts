@@ -204,7 +204,7 @@ function productDocument({ id, name, kind, grade, claims, note }: Product): Docu
 }
 
 function documentsOf(book: MachineBook): Document[] {
-  const [{ id: machine, tag, name, kind, description }] = book.machines;
+  const [{ id: machine, tag, name, kind, description, registration, vin, serial }] = book.machines;
   const document = (
     found: Omit<Found, "machine" | "tag" | "date"> & { readonly date?: string },
     words: string,
@@ -218,7 +218,7 @@ function documentsOf(book: MachineBook): Document[] {
   });
   const itself = document(
     { kind: "machine", id: machine, title: name, detail: description ?? kind },
-    kind,
+    [kind, registration, vin, serial].filter(Boolean).join(" "),
   );
   const tasks = book.tasks.map((task) =>
     document({ kind: "task", id: task.id, title: task.name, detail: name }, ""),

@@ -1,3 +1,4 @@
+import { Terms } from "../../ui/Term.js";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -24,6 +25,7 @@ export default function Books(): ReactElement {
           <BookRow key={book.database} entry={book} isOpen={book.id === entry.id} />
         ))}
       </ul>
+      <Terms words={["fitment", "service point", "journey", "visit", "window"]} />
       <div className="mt-6 grid gap-x-12 gap-y-8 border-t border-rule pt-6 lg:grid-cols-2">
         <section aria-labelledby="another" className="space-y-4">
           <h2 id="another" className="text-large font-bold">

@@ -25,7 +25,6 @@ export function FollowUps({
   return (
     <FollowUpsAsked
       what={`${listOfWords(names)} followed this work.`}
-      question={isOne ? "Was that done too?" : "Were those done too?"}
       isOne={isOne}
       answer={answer}
       onAnswer={onAnswer}
@@ -36,13 +35,11 @@ export function FollowUps({
 /** The question itself, of one entry or of many. */
 export function FollowUpsAsked({
   what,
-  question,
   isOne,
   answer,
   onAnswer,
 }: {
   readonly what: string;
-  readonly question: string;
   readonly isOne: boolean;
   readonly answer: FollowUpsAnswer;
   readonly onAnswer: (answer: FollowUpsAnswer) => void;
@@ -54,7 +51,7 @@ export function FollowUpsAsked({
       aria-labelledby="follow-ups"
     >
       <p id="follow-ups">
-        <strong>{what}</strong> {question}
+        <strong>{what}</strong> {isOne ? "Was that done too?" : "Were those done too?"}
       </p>
       <RadioGroup.Root
         value={answer}

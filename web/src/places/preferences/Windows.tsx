@@ -33,7 +33,7 @@ export function Windows({ own }: { readonly own: OwnSettings }): ReactElement {
       <h3 id="windows" className="font-bold">
         What makes a task due
       </h3>
-      <Terms words={["stale", "doubtful", "estimated"]} />
+      <Terms words={["window", "stale", "doubtful", "estimated"]} />
       <WindowsForm key={JSON.stringify(settings)} settings={settings} />
     </section>
   );

@@ -24,7 +24,10 @@ export function AskCurrency(): ReactElement | null {
     if (currency !== "") void save({ currency });
   };
   return (
-    <div className="my-2 flex flex-wrap items-center gap-x-3 gap-y-1" data-ask-currency="">
+    <div
+      className="my-2 flex flex-wrap items-center gap-x-3 gap-y-1 print:hidden"
+      data-ask-currency=""
+    >
       <label htmlFor={id}>Amounts of money are in</label>
       <span className="w-24">
         <input

@@ -1,3 +1,4 @@
+import { Terms } from "../../ui/Term.js";
 import type { Product } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { cheapestFirst, priceWords } from "../../words/partWords.js";
@@ -28,6 +29,7 @@ export function ProductList({
             : "No product fits these words."}
         </p>
       )}
+      <Terms words={["claim"]} />
       <ul>
         {products.map((product) => (
           <ProductRow key={product.id} product={product} onEdit={onEdit} />

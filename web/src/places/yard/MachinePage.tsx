@@ -41,10 +41,11 @@ export default function MachinePage(): ReactElement {
 }
 
 function WhatItIs({ machine }: { readonly machine: BoardMachine }): ReactElement {
-  const { kind, description, inService, history, regime } = machine.machine;
+  const { kind, description, inService, history, regime, registration } = machine.machine;
   const facts = [
     sentence(kind),
     description ?? "",
+    registration ?? "",
     inService === null || inService === undefined
       ? "in service since a day not recorded"
       : `in service since ${inService.slice(0, 4)}`,

@@ -110,6 +110,17 @@ describe("the Yard", () => {
       line.code === "machine" ? [line.machine.machine.tag] : [`(${line.name} ${line.count})`],
     );
 
+  test("is looked through for what number plates show too", () => {
+    const [first, ...others] = MACHINES;
+    if (first === undefined) throw new Error("no machine");
+    const machine = { ...first.machine, registration: "SK 12 TEN" };
+    const lines = yardLines([{ ...first, machine }, ...others], PLACES, {
+      ...view,
+      words: "12 ten",
+    });
+    expect(lines).toMatchObject([{ code: "machine", machine: { machine } }]);
+  });
+
   test("stands in the order of the numbers as people count", () => {
     expect(tags({}).slice(0, 4)).toEqual(["01", "03", "05", "07"]);
     expect(tags({}).slice(-2)).toEqual(["H1", "H2"]);

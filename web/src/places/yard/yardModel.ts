@@ -33,8 +33,8 @@ export function placeName(machine: BoardMachine, places: readonly Place[]): stri
 
 /** Everything of a machine that words are looked for in. */
 function searched(machine: BoardMachine, places: readonly Place[]): string {
-  const { tag, name, kind, description, vin, serial } = machine.machine;
-  return [tag, name, kind, description, vin, serial, placeName(machine, places)]
+  const { tag, name, kind, description, vin, serial, registration } = machine.machine;
+  return [tag, name, kind, description, vin, serial, registration, placeName(machine, places)]
     .join(" ")
     .toLowerCase();
 }

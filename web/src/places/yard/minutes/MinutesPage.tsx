@@ -14,8 +14,6 @@ import { machinesWords, minutesProblem, minutesTyped } from "./minutesModel.js";
 /** So many names stand at once; the next follow when these are said. */
 const AT_ONCE = 100;
 
-const keyOf = ({ name }: { readonly name: string }): string => name.trim().toLowerCase();
-
 /** How long tasks take of which nobody has said it: by name, for all machines or for one. */
 export default function MinutesPage(): ReactElement {
   const { storage } = useBook();
@@ -46,16 +44,22 @@ function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): 
   const { apply, failure, fail } = useApply();
   const [typed, setTyped] = useState<ReadonlyMap<string, string>>(new Map());
   const shown = groups.slice(0, AT_ONCE);
-  const textOf = (group: { readonly name: string }): string => typed.get(keyOf(group)) ?? "";
-  const timed = shown.filter((group) => minutesTyped(textOf(group)) !== null);
-  const count = timed.reduce((sum, { tasks }) => sum + tasks.length, 0);
+  const textOf = ({ key }: UntimedTasks): string => typed.get(key) ?? "";
+  const said = shown.flatMap((group) => {
+    const minutes = minutesTyped(textOf(group));
+    return minutes === null ? [] : [{ group, minutes }];
+  });
+  const count = said.reduce((sum, { group }) => sum + group.tasks.length, 0);
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     const wrong = shown.find((group) => minutesProblem(textOf(group)) !== "");
     if (wrong !== undefined) return fail(`Put right how long ${wrong.name} takes first.`);
-    const ids = new Set<string>(timed.flatMap(({ tasks }) => tasks.map(({ id }) => id)));
+    const ids = new Set<string>(said.flatMap(({ group }) => group.tasks.map(({ id }) => id)));
     const stored = (await storage.list("tasks")).filter(({ id }) => ids.has(id));
-    const change = timeTasks(stored, (task) => minutesTyped(textOf(task)));
+    const change = timeTasks(
+      stored,
+      new Map(said.map(({ group, minutes }) => [group.key, minutes])),
+    );
     const words = `Saved: minutes of ${counted(change.records.length, "task")}.`;
     if (await apply(change, words)) setTyped(new Map());
   };
@@ -65,10 +69,10 @@ function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): 
       <ul>
         {shown.map((group) => (
           <UntimedRow
-            key={keyOf(group)}
+            key={group.key}
             group={group}
             value={textOf(group)}
-            onChange={(text) => setTyped(new Map(typed).set(keyOf(group), text))}
+            onChange={(text) => setTyped(new Map(typed).set(group.key, text))}
           />
         ))}
       </ul>

@@ -3,7 +3,7 @@ import { typedNumber } from "../../../words/writing.js";
 
 /** So many machines are named before the rest is counted. */
 const NAMED = 6;
-/** More than a working day is a typing slip, or hours taken for minutes. */
+/** A hundred hours: more is a slip of the keys. */
 const MOST = 6000;
 
 /** The machines of tasks by their numbers, one alone with its name: `07, 21 and 4 more`. */
