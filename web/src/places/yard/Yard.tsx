@@ -28,6 +28,19 @@ const oneOf = <Value extends string>(values: readonly Value[], text: string | nu
 const toggled = (chosen: ReadonlySet<string>, id: string): ReadonlySet<string> =>
   chosen.has(id) ? new Set([...chosen].filter((one) => one !== id)) : new Set([...chosen, id]);
 
+/** The machines that are chosen to be given something in common; null where none are being chosen. */
+ 
+function useChosen() {
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const [hasChosen, setHasChosen] = useState(false);
+  const end = (): void => {
+    setChosen(null);
+    setHasChosen(true);
+  };
+  const toggle = (id: string): void => setChosen((now) => now && toggled(now, id));
+  return { chosen, setChosen, hasChosen, end, toggle };
+}
+
 /** How the Yard is looked at, kept in the address so that one comes back to the same. */
 function useYardView(): readonly [YardView, (patch: Partial<YardView>) => void] {
   const [search, setSearch] = useSearchParams();
@@ -62,19 +75,16 @@ export default function Yard(): ReactElement {
     [machines, places, words, order, group],
   );
   const shown = lines.flatMap((line) => (line.code === "machine" ? [line.machine] : []));
-  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const { chosen, setChosen, hasChosen, end, toggle } = useChosen();
   return (
     <Page title="Yard" aside={<Actions />}>
       <Filter
         {...{ view, change, shown: shown.length, all: machines.length }}
+        hasChosen={hasChosen}
         onSeveral={machines.length > 1 && chosen === null ? () => setChosen(new Set()) : null}
       />
       {chosen !== null && (
-        <AssignBar
-          {...{ shown, chosen, places }}
-          onChosen={setChosen}
-          onEnd={() => setChosen(null)}
-        />
+        <AssignBar {...{ shown, chosen, places }} onChosen={setChosen} onEnd={end} />
       )}
       <div role="list">
         <LongList
@@ -92,7 +102,7 @@ export default function Yard(): ReactElement {
                 machine={line.machine}
                 places={group === "place" ? NONE : places}
                 isChosen={chosen?.has(line.machine.machine.id) ?? null}
-                onChoose={() => setChosen((now) => now && toggled(now, line.machine.machine.id))}
+                onChoose={() => toggle(line.machine.machine.id)}
               />
             )
           }
@@ -116,12 +126,15 @@ function Filter({
   change,
   shown,
   all,
+  hasChosen,
   onSeveral,
 }: {
   readonly view: YardView;
   readonly change: (patch: Partial<YardView>) => void;
   readonly shown: number;
   readonly all: number;
+  /** Whether several were chosen before: the way to it then comes back with the focus. */
+  readonly hasChosen: boolean;
   /** Begins choosing several; null where there is nothing to choose. */
   readonly onSeveral: (() => void) | null;
 }): ReactElement {
@@ -161,7 +174,7 @@ function Filter({
           choices={choicesOfWords(YARD_GROUPS)}
           onChange={(next) => change({ group: next })}
         />
-        <Shown shown={shown} all={all} onSeveral={onSeveral} />
+        <Shown {...{ shown, all, hasChosen, onSeveral }} />
       </div>
     </>
   );
@@ -171,10 +184,12 @@ function Filter({
 function Shown({
   shown,
   all,
+  hasChosen,
   onSeveral,
 }: {
   readonly shown: number;
   readonly all: number;
+  readonly hasChosen: boolean;
   readonly onSeveral: (() => void) | null;
 }): ReactElement {
   return (
@@ -183,7 +198,7 @@ function Shown({
         {shown === all ? counted(shown, "machine") : `${shown} of ${counted(all, "machine")}`}
       </p>
       {onSeveral !== null && (
-        <button type="button" className={QUIET_BUTTON} onClick={onSeveral}>
+        <button type="button" className={QUIET_BUTTON} autoFocus={hasChosen} onClick={onSeveral}>
           <ListChecks size={18} aria-hidden="true" />
           Choose several
         </button>

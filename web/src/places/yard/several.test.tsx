@@ -25,6 +25,7 @@ test("several machines get a place, a person and a school in one change", async 
   render(<Yard />, { wrapper: Around });
   await user.click(await screen.findByRole("button", { name: "Choose several" }));
   const bar = screen.getByRole("region", { name: "For several machines" });
+  expect(bar).toHaveFocus();
   const give = (): HTMLElement => within(bar).getByRole("button", { name: /^Give it to/ });
   expect(give()).toBeDisabled();
   await user.click(screen.getByRole("checkbox", { name: /^Choose 07 / }));
@@ -38,6 +39,7 @@ test("several machines get a place, a person and a school in one change", async 
   const before = await openStorage().lastSeq();
   await user.click(give());
   await waitFor(async () => expect(await openStorage().lastSeq()).toBe(before + 1));
+  await waitFor(() => expect(bar).toHaveFocus());
   const machines = await openStorage().list("machines");
   const of = (tag: string): unknown => machines.find((one) => one.tag === tag);
   expect(of("07")).toMatchObject({ place: null, regime: "cautious" });
@@ -49,6 +51,8 @@ test("several machines get a place, a person and a school in one change", async 
   await user.click(give());
   expect(await within(bar).findByText("They have all of this already.")).toBeInTheDocument();
   expect(await openStorage().lastSeq()).toBe(before + 1);
+  await user.click(within(bar).getByRole("button", { name: "End" }));
+  expect(screen.getByRole("button", { name: "Choose several" })).toHaveFocus();
 });
 
 test("minutes are said once for all tasks of a name that have none", async () => {
@@ -68,6 +72,7 @@ test("minutes are said once for all tasks of a name that have none", async () =>
   expect(plain(save.textContent)).toBe(`Save the minutes of ${untimed.length} tasks`);
   await user.click(save);
   await waitFor(async () => expect(await openStorage().lastSeq()).toBe(1));
+  await waitFor(() => expect(screen.getByRole("region", { name: "By name" })).toHaveFocus());
   const tasks = await openStorage().list("tasks");
   const after = tasks.filter(({ name }) => name === "Roadworthiness test");
   expect(after.every(({ minutes }) => minutes === 90)).toBe(true);

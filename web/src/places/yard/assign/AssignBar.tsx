@@ -1,6 +1,6 @@
 import { assignMachines, type BoardMachine, type Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import type { ReactElement } from "react";
+import { useEffect, useRef, type ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { useApply } from "../../../app/useApply.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -37,34 +37,27 @@ export function AssignBar({
   const { model, field, set } = useModel(() => LEFT_AS_IT_IS);
   const { apply, failure, fail } = useApply();
   const given = assignmentOf(model);
+  // What opened it is gone, and what gives is not to be pressed again at once: it has their focus.
+  const bar = useRef<HTMLElement>(null);
+  useEffect(() => bar.current?.focus(), []);
   const give = async (): Promise<void> => {
     // As stored and not as on the board: what is saved is compared with it.
     const stored = (await storage.list("machines")).filter(({ id }) => chosen.has(id));
     const change = assignMachines(stored, given);
     if (change.records.length === 0) return fail("They have all of this already.");
     const words = `Saved: ${counted(change.records.length, "machine")} changed.`;
-    if (await apply(change, words)) set(LEFT_AS_IT_IS);
+    if (!(await apply(change, words))) return;
+    set(LEFT_AS_IT_IS);
+    bar.current?.focus();
   };
   return (
-    <section aria-label="For several machines" className="mb-3 bg-raised px-4 py-3">
-      <div className="flex flex-wrap items-center gap-3">
-        <p role="status" className="mr-auto font-bold">
-          {counted(chosen.size, "machine")} chosen
-        </p>
-        <button
-          type="button"
-          className={QUIET_BUTTON}
-          onClick={() => onChosen(new Set(shown.map(({ machine }) => machine.id)))}
-        >
-          Choose all {shown.length} shown
-        </button>
-        <button type="button" className={QUIET_BUTTON} onClick={() => onChosen(new Set())}>
-          Choose none
-        </button>
-        <button type="button" className={QUIET_BUTTON} onClick={onEnd}>
-          End
-        </button>
-      </div>
+    <section
+      ref={bar}
+      tabIndex={-1}
+      aria-label="For several machines"
+      className="mb-3 bg-raised px-4 py-3 outline-none"
+    >
+      <Chosen {...{ shown, chosen, onChosen, onEnd }} />
       <div className="mt-2 grid items-end gap-x-6 gap-y-2 sm:grid-cols-3 lg:grid-cols-[repeat(3,minmax(9rem,14rem))_auto]">
         <SelectField label="Lives at" choices={placeChoices(places)} {...field("place")} />
         <SelectField label="Looked after by" choices={personChoices(people)} {...field("person")} />
@@ -82,5 +75,29 @@ export function AssignBar({
         {failure}
       </p>
     </section>
+  );
+}
+
+/** How many are chosen, and the ways to choose all, none, and to end it. */
+function Chosen({ shown, chosen, onChosen, onEnd }: Omit<AssignBarProps, "places">): ReactElement {
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <p role="status" className="mr-auto font-bold">
+        {counted(chosen.size, "machine")} chosen
+      </p>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => onChosen(new Set(shown.map(({ machine }) => machine.id)))}
+      >
+        Choose all {shown.length} shown
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={() => onChosen(new Set())}>
+        Choose none
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onEnd}>
+        End
+      </button>
+    </div>
   );
 }

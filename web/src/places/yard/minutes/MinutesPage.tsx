@@ -1,6 +1,6 @@
 import { timeTasks, untimedTasks, type UntimedTasks } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useState, type FormEvent, type ReactElement } from "react";
+import { useRef, useState, type FormEvent, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
@@ -19,6 +19,8 @@ export default function MinutesPage(): ReactElement {
   const { storage } = useBook();
   const [search] = useSearchParams();
   const own = search.get("machine");
+  // The field that was filled in is gone once its minutes are kept.
+  const list = useRef<HTMLElement>(null);
   const tasks = useLiveQuery(() => storage.list("tasks"), [storage]);
   const of = tasks?.filter(({ machine }) => own === null || machine === own);
   const machine = useAppSelector((state) =>
@@ -28,18 +30,20 @@ export default function MinutesPage(): ReactElement {
   return (
     <Page title="Minutes of work">
       {of !== undefined && (
-        <>
+        <section ref={list} tabIndex={-1} aria-label="By name" className="outline-none">
           <p className="mb-4 max-w-[68ch]">
             {`Without minutes, visits and weeks hold 0 h of work, and own time costs nothing. What you say of a name goes to all tasks${on} of that name that say nothing; what a task says already stays.`}
           </p>
-          <MinutesForm groups={untimedTasks(of)} />
-        </>
+          <MinutesForm groups={untimedTasks(of)} onSaved={() => list.current?.focus()} />
+        </section>
       )}
     </Page>
   );
 }
 
-function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): ReactElement {
+/** The minutes as they are typed, and what keeps them. */
+ 
+function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
   const { storage } = useBook();
   const { apply, failure, fail } = useApply();
   const [typed, setTyped] = useState<ReadonlyMap<string, string>>(new Map());
@@ -61,8 +65,22 @@ function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): 
       new Map(said.map(({ group, minutes }) => [group.key, minutes])),
     );
     const words = `Saved: minutes of ${counted(change.records.length, "task")}.`;
-    if (await apply(change, words)) setTyped(new Map());
+    if (!(await apply(change, words))) return;
+    setTyped(new Map());
+    onSaved();
   };
+  const type = (key: string, text: string): void => setTyped(new Map(typed).set(key, text));
+  return { shown, textOf, type, count, save, failure };
+}
+
+function MinutesForm({
+  groups,
+  onSaved,
+}: {
+  readonly groups: readonly UntimedTasks[];
+  readonly onSaved: () => void;
+}): ReactElement {
+  const { shown, textOf, type, count, save, failure } = useMinutes(groups, onSaved);
   if (groups.length === 0) return <p className="text-quiet">Every task says how long it takes.</p>;
   return (
     <form onSubmit={(event) => void save(event)} className="max-w-[60rem]" noValidate>
@@ -72,7 +90,7 @@ function MinutesForm({ groups }: { readonly groups: readonly UntimedTasks[] }): 
             key={group.key}
             group={group}
             value={textOf(group)}
-            onChange={(text) => setTyped(new Map(typed).set(group.key, text))}
+            onChange={(text) => type(group.key, text)}
           />
         ))}
       </ul>
