@@ -20,6 +20,7 @@ const shared = {
 
 /** Unit tests; the real interface has its own configuration in e2e. */
 export default {
+  reporters: ["default", "<rootDir>/scripts/slowest.mjs"],
   // Patience, not a measure: a loaded machine may take long over the seeded runs.
   testTimeout: 120_000,
   projects: [

@@ -1,7 +1,7 @@
 import type { Page, SerializedAXNode } from "puppeteer-core";
 import { openDemonstration, waitForWords } from "./application.js";
 import { violationsOn } from "./axe.js";
-import { exportedText, giveFile, press } from "./steps.js";
+import { exportedText, giveFile, go, press } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -28,6 +28,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["the reading sheet", "yard/readings", "Cargo trike"],
   ["a plan", "yard/m-lunch/plan", "own reminders"],
   ["a task", "yard/m-bus/plan/task/t-bus-oil", "It reads"],
+  ["a new task", "yard/m-bus/plan/task/new", "It reads"],
   ["taking a plan", "yard/m-bus/plan/take", "Take tasks from a plan"],
   ["schools", "yard/m-bus/plan/schools", "Together"],
   ["a baseline", "yard/m-lorry/plan/baseline", "What each task starts from"],
@@ -62,7 +63,7 @@ test.each(SCREENS)(
   "axe finds nothing wrong with %s, whose links and window have names of their own",
   async (screen, path, words) => {
     const { page } = app();
-    await page.goto(`${app().address}${path}`);
+    await go(page, path);
     await waitForWords(page, words);
     expect(await violationsOn(page)).toEqual([]);
     expect(await namedTwice(page)).toEqual([]);
@@ -84,6 +85,8 @@ test("axe finds nothing wrong with the reasons, the table, and reading a meter",
   await page.waitForSelector("table");
   expect(await violationsOn(page)).toEqual([]);
   await page.click("[aria-label='Show as'] button:nth-child(1)");
+  // A short page behind the dialog: the board has been looked at.
+  await go(page, "preferences");
   await page.keyboard.press("r");
   await page.waitForSelector("[role=dialog] input");
   await page.keyboard.type("07 3");
@@ -98,8 +101,6 @@ test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused
     await waitForWords(page, words);
     expect(await violationsOn(page)).toEqual([]);
   };
-  await page.goto(`${address}ahead`);
-  await page.waitForSelector("[data-strip]");
   await page.keyboard.press("/");
   await page.waitForSelector("[role=dialog] input");
   await page.keyboard.type("07 oil");

@@ -1,11 +1,27 @@
 import { fileURLToPath } from "node:url";
 import { serve, type Serving } from "@yonderfell/server";
 import type { Page } from "puppeteer-core";
-import { startBrowser, watchPage, type Misdeeds, type OwnBrowser } from "./browser.js";
+import { startContext, watchPage, type Misdeeds } from "./browser.js";
 
-const WEB_FOLDER = fileURLToPath(new URL("../web/dist", import.meta.url));
+/** The built application. */
+export const WEB_FOLDER = fileURLToPath(new URL("../web/dist", import.meta.url));
 
-/** The application as a person has it: served on loopback, open in a browser of its own. */
+/** Where the runner of all tests says that the application is served, for files to share. */
+const SHARED_ADDRESS = "YONDERFELL_ADDRESS";
+
+/** What a runner sets for its tests, so that they share its server. */
+export function servingAt(address: string): Record<string, string> {
+  return { [SHARED_ADDRESS]: address };
+}
+
+/** Serves the application, unless the runner does so for all; answers where, and the way to end it. */
+export async function startServing(): Promise<Serving> {
+  const address = process.env[SHARED_ADDRESS];
+  if (address !== undefined) return { address, stop: () => Promise.resolve() };
+  return serve({ webFolder: WEB_FOLDER, opensDemonstration: true }, 0);
+}
+
+/** The application as a person has it: served on loopback, open in a browser profile of its own. */
 export interface RunningApplication {
   readonly address: string;
   readonly page: Page;
@@ -13,11 +29,11 @@ export interface RunningApplication {
   readonly end: () => Promise<void>;
 }
 
-/** Starts the built application and a browser, with an empty page. */
+/** Starts the built application and a browser profile, with an empty page. */
 export async function startApplication(): Promise<RunningApplication> {
-  const serving: Serving = await serve({ webFolder: WEB_FOLDER, opensDemonstration: true }, 0);
-  const own: OwnBrowser = await startBrowser();
-  const page = await own.browser.newPage();
+  const serving = await startServing();
+  const own = await startContext();
+  const page = await own.context.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   const misdeeds = watchPage(page, serving.address);
   const end = async (): Promise<void> => {
@@ -39,12 +55,15 @@ export async function wordsOf(page: Page, selector = "body"): Promise<string> {
   return text.replaceAll("\u00a0", " ").replaceAll("\u2060", "");
 }
 
+/** Laying a long page out for its words at every frame would leave nothing for the page itself. */
+const LOOK_EVERY_MS = 50;
+
 /** Waits until the page shows some words. */
 export async function waitForWords(page: Page, words: string): Promise<void> {
   await page.waitForFunction(
     (wanted: string) =>
       document.body.innerText.replaceAll("\u00a0", " ").replaceAll("\u2060", "").includes(wanted),
-    {},
+    { polling: LOOK_EVERY_MS },
     words,
   );
 }

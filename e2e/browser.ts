@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import puppeteer, { type Browser, type Page } from "puppeteer-core";
+import puppeteer, { type Browser, type BrowserContext, type Page } from "puppeteer-core";
 
 const FLAGS = [
   "--no-sandbox",
@@ -17,6 +17,44 @@ const FLAGS = [
 export interface OwnBrowser {
   readonly browser: Browser;
   readonly end: () => Promise<void>;
+}
+
+/** Where the runner of all tests says that its browsers listen, for files to share: one for each of its workers. */
+const SHARED_BROWSERS = "YONDERFELL_BROWSERS";
+
+/**
+ * What a runner sets for its tests, so that they share its browsers. A worker has one to itself: of
+ * two windows of one browser that are worked at a time, one is drawn once a second.
+ */
+export function sharing(browsers: readonly Browser[]): Record<string, string> {
+  return { [SHARED_BROWSERS]: browsers.map((one) => one.wsEndpoint()).join(" ") };
+}
+
+function sharedBrowser(): string | undefined {
+  const browsers = process.env[SHARED_BROWSERS]?.split(" ") ?? [];
+  return browsers[(Number(process.env["JEST_WORKER_ID"] ?? 1) - 1) % browsers.length];
+}
+
+/** A profile in memory within a browser, and the way to end it. */
+export interface OwnContext {
+  readonly context: BrowserContext;
+  readonly end: () => Promise<void>;
+}
+
+/** A fresh profile: within the browser that the runner shares, or else within a browser of its own. */
+export async function startContext(): Promise<OwnContext> {
+  const shared = sharedBrowser();
+  if (shared === undefined) {
+    const own = await startBrowser();
+    return { context: own.browser.defaultBrowserContext(), end: own.end };
+  }
+  const browser = await puppeteer.connect({ browserWSEndpoint: shared });
+  const context = await browser.createBrowserContext();
+  const end = async (): Promise<void> => {
+    await context.close();
+    await browser.disconnect();
+  };
+  return { context, end };
 }
 
 /** A fresh folder for a browser's profile. */

@@ -1,13 +1,13 @@
 import type { Book } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, focused, giveFile, logNote, press } from "./steps.js";
+import { exportedText, focused, giveFile, logNote, press, go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
 
 async function takeIn(text: string): Promise<void> {
-  const { page, address } = app();
-  await page.goto(`${address}hand-over`);
+  const { page } = app();
+  await go(page, "hand-over");
   await waitForWords(page, "Choose the other book's file");
   await giveFile(page, "from-the-phone.yonderfell.json", text);
 }
@@ -78,7 +78,7 @@ test("what both copies changed stands side by side, and nothing is taken in befo
   await page.click("[data-conflict] > div:last-child [role=radio][value=ours]");
   await press(page, "Take it in");
   await waitForWords(page, "1 record taken in");
-  await page.goto(`${address}yard/m-bus`);
+  await go(page, "yard/m-bus");
   await waitForWords(page, "Book bus");
   expect(await wordsOf(page, "main")).toContain("Bus ·");
 });

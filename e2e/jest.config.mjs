@@ -1,5 +1,6 @@
 /** The real interface in headless Chromium, against the built application. */
 export default {
+  reporters: ["default", "<rootDir>/../scripts/slowest.mjs"],
   rootDir: ".",
   testEnvironment: "node",
   testMatch: ["**/*.test.ts"],

@@ -1,7 +1,7 @@
 import type { Page } from "puppeteer-core";
 import { readBook, vinDoubt } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, press } from "./steps.js";
+import { exportedText, press, go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -90,8 +90,8 @@ test("a machine with a plate of five fluids is added by the keyboard alone", asy
 });
 
 test("adding it is one change that is taken back as one", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard`);
+  const { page } = app();
+  await go(page, "yard");
   await waitForWords(page, "16 machines");
   await page.keyboard.down("Control");
   await page.keyboard.press("z");
@@ -101,8 +101,8 @@ test("adding it is one change that is taken back as one", async () => {
 });
 
 test("a capacity is changed on the plate, and a wrong one is answered and not saved", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-carrier/plate`);
+  const { page } = app();
+  await go(page, "yard/m-carrier/plate");
   await waitForWords(page, "They differ as US and imperial measure do");
   await press(page, "Edit hydraulics");
   const field = "[role=group][aria-label='Capacity 2'] input";
@@ -121,8 +121,8 @@ test("a capacity is changed on the plate, and a wrong one is answered and not sa
 });
 
 test("a machine is released by a named person only, with what was done", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-carrier`);
+  const { page } = app();
+  await go(page, "yard/m-carrier");
   await waitForWords(page, "Out of service since");
   await press(page, "Release it");
   await waitForWords(page, "What was done");
@@ -140,8 +140,8 @@ test("a machine is released by a named person only, with what was done", async (
 });
 
 test("the reading sheet: type, Enter, next; a pasted column; what does not agree stays with its reason", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/readings`);
+  const { page } = app();
+  await go(page, "yard/readings");
   await page.waitForSelector("input[data-row='3']");
   const lasts = await page.$$eval("[role=listitem]", (rows) =>
     rows.map((row) =>
@@ -186,8 +186,8 @@ test("the reading sheet: type, Enter, next; a pasted column; what does not agree
 });
 
 test("a meter that stood still is repaired with what was run meanwhile", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-generator/meters`);
+  const { page } = app();
+  await go(page, "yard/m-generator/meters");
   await waitForWords(page, "Stopped since");
   await page.waitForSelector("canvas");
   await press(page, "Repaired");
@@ -198,8 +198,8 @@ test("a meter that stood still is repaired with what was run meanwhile", async (
 });
 
 test("the last reading of a meter is corrected from where it is seen", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-hatch/meters`);
+  const { page } = app();
+  await go(page, "yard/m-hatch/meters");
   const link = await page.waitForSelector("::-p-text(Correct the reading of)");
   const words = await link?.evaluate((one) => one.textContent);
   await link?.click();
@@ -212,8 +212,8 @@ test("the last reading of a meter is corrected from where it is seen", async () 
 });
 
 test("the card is one page, on A4 and on Letter", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/card`);
+  const { page } = app();
+  await go(page, "yard/m-bus/card");
   await waitForWords(page, "The maker's handbook wins.");
   for (const [paper, size] of [
     ["A4", 595],
@@ -281,8 +281,8 @@ async function keptPictures(page: Page): Promise<{ size: number; text: string; w
 }
 
 test("a picture of 12 megapixels is kept under 400 kB, without where it was taken", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/plate`);
+  const { page } = app();
+  await go(page, "yard/m-bus/plate");
   await press(page, "Edit Sump plug");
   await waitForWords(page, "Take or choose a picture");
   expect(await takePicture(page)).toBeGreaterThan(2_000_000);
@@ -296,7 +296,7 @@ test("a picture of 12 megapixels is kept under 400 kB, without where it was take
   expect(kept[0]?.size).toBeLessThan(400_000);
   expect(kept[0]?.width).toBeGreaterThanOrEqual(640);
   expect(kept[0]?.text).not.toMatch(/Exif|GPS/);
-  await page.goto(`${address}ledger`);
+  await go(page, "ledger");
   await press(page, "Export the book");
   await waitForWords(page, ".yonderfell.zip.");
 });
@@ -318,8 +318,8 @@ async function fillDisk(page: Page, isFull: boolean): Promise<void> {
 }
 
 test("a full disk is said clearly, and nothing is lost", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/plate`);
+  const { page } = app();
+  await go(page, "yard/m-bus/plate");
   await press(page, "Edit engine");
   await page.waitForSelector("[role=dialog] textarea");
   await page.type("[role=dialog] textarea", "Drain it hot.");

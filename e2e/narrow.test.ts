@@ -1,4 +1,5 @@
 import { openDemonstration } from "./application.js";
+import { go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -53,30 +54,61 @@ function quiet(forMs: number): Promise<void> {
   });
 }
 
-async function look(width: number, height: number): Promise<Record<string, string[]>> {
-  const { page, address } = app();
-  await page.setViewport({ width, height });
-  const found: Record<string, string[]> = {};
-  for (const path of ADDRESSES) {
-    await page.goto(`${address}${path}`);
-    await page.waitForSelector("main h1");
-    await page.evaluate(quiet, QUIET_MS);
-    const faults = await page.evaluate(faultsOf, LEAST_TARGET, LEAST_TEXT);
-    if (faults.length > 0) found[path] = [...new Set(faults)];
-  }
-  return found;
+interface Look {
+  readonly name: string;
+  readonly faults: () => Promise<string[]>;
 }
+
+const sized = async (width: number, height: number): Promise<string[]> => {
+  const { page } = app();
+  await page.setViewport({ width, height });
+  await page.evaluate(quiet, QUIET_MS);
+  return page.evaluate(faultsOf, LEAST_TARGET, LEAST_TEXT);
+};
+
+const printed = async (): Promise<string[]> => {
+  const { page } = app();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.emulateMediaType("print");
+  await page.evaluate(quiet, QUIET_MS);
+  const faults = await page.evaluate(pressedOnPaper);
+  faults.push(...(await page.evaluate(buttonsOnPaper)));
+  await page.emulateMediaType("screen");
+  return faults;
+};
+
+/** What an address must hold at: 390 px, 200 %, and on paper. */
+const LOOKS: readonly Look[] = [
+  { name: "390 px", faults: () => sized(390, 844) },
+  {
+    name: "200 %",
+    faults: async () => (await sized(640, 400)).filter((fault) => fault.endsWith("too wide")),
+  },
+  { name: "paper", faults: printed },
+];
 
 beforeAll(async () => {
   await openDemonstration(app());
 });
 
-test("at 390 px every address fits, targets are large enough, and fields have a phone stay as it is", async () => {
-  expect(await look(390, 844)).toEqual({});
-});
+test.each(ADDRESSES)(
+  "%s fits 390 px and 200 %, its targets are large enough, and on paper there is nothing to press",
+  async (path) => {
+    const { page } = app();
+    await go(page, path);
+    await page.waitForSelector("main h1");
+    const found: Record<string, string[]> = {};
+    for (const { name, faults } of LOOKS) {
+      const wrong = [...new Set(await faults())];
+      if (wrong.length > 0) found[name] = wrong;
+    }
+    expect(found).toEqual({});
+  },
+);
 
 test("the table of what is ahead fits 390 px too", async () => {
   const { page, address } = app();
+  await page.setViewport({ width: 390, height: 844 });
   await page.goto(`${address}ahead`);
   await page.waitForSelector("[data-strip]");
   await page.evaluate(() => {
@@ -85,13 +117,6 @@ test("the table of what is ahead fits 390 px too", async () => {
   await page.reload();
   await page.waitForSelector("table[role=table] td");
   expect(await page.evaluate(faultsOf, LEAST_TARGET, LEAST_TEXT)).toEqual([]);
-});
-
-test("at 200 % no address scrolls sideways", async () => {
-  const wide = Object.entries(await look(640, 400)).filter(([, faults]) =>
-    faults.some((fault) => fault.endsWith("too wide")),
-  );
-  expect(wide).toEqual([]);
 });
 
 /** What of a page is there to be pressed or typed into, as it is printed. */
@@ -111,24 +136,13 @@ function buttonsOnPaper(): string[] {
     .map((one) => one.innerText);
 }
 
-test("printed pages carry no tabs, buttons or fields, and still their words", async () => {
-  const { page, address } = app();
-  await page.setViewport({ width: 1280, height: 800 });
+test("a printed page has its words", async () => {
+  const { page } = app();
+  await go(page, "ahead/visits");
   await page.emulateMediaType("print");
-  const found: Record<string, string[]> = {};
-  for (const path of ADDRESSES) {
-    await page.goto(`${address}${path}`);
-    await page.waitForSelector("main h1");
-    await page.evaluate(quiet, QUIET_MS);
-    const faults = await page.evaluate(pressedOnPaper);
-    faults.push(...(await page.evaluate(buttonsOnPaper)));
-    if (faults.length > 0) found[path] = [...new Set(faults)];
-  }
-  await page.goto(`${address}ahead/visits`);
   await page.waitForSelector("main button[data-prints]");
   const words = await page.$eval("main", (main) => main.innerText);
   await page.emulateMediaType("screen");
-  expect(found).toEqual({});
   expect(words).toContain("All visits ahead");
   expect(words).toContain("Library bus");
 });

@@ -1,6 +1,6 @@
 import { readBook } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, press, typedDaysAgo, write } from "./steps.js";
+import { exportedText, press, typedDaysAgo, write, go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -10,13 +10,13 @@ beforeAll(async () => {
 });
 
 test("a typical machine comes from a library plan to a working due list in at most twelve interactions", async () => {
-  const { page, address } = app();
+  const { page } = app();
   let interactions = 0;
   const act = async (doing: Promise<unknown>): Promise<void> => {
     await doing;
     interactions += 1;
   };
-  await page.goto(`${address}yard`);
+  await go(page, "yard");
   await waitForWords(page, "15 machines");
   await act(press(page, "Add a machine"));
   await waitForWords(page, "Fluids of its plate");
@@ -46,12 +46,12 @@ test("a typical machine comes from a library plan to a working due list in at mo
 });
 
 test("a plan that was taken offers nothing twice, and a sister takes it task by task", async () => {
-  const { page, address } = app();
+  const { page } = app();
   const machine = /yard\/([^/]+)/.exec(page.url())?.[1] ?? "";
-  await page.goto(`${address}yard/${machine}/plan/take`);
+  await go(page, `yard/${machine}/plan/take`);
   await waitForWords(page, "taken already");
   await waitForWords(page, "Nothing to take");
-  await page.goto(`${address}yard/m-trike/plan/take`);
+  await go(page, "yard/m-trike/plan/take");
   await waitForWords(page, "choose a plan");
   await page.select("main select", "machine:m-scooter");
   await waitForWords(page, "Copied as they are there");
@@ -68,7 +68,7 @@ test("a plan that was taken offers nothing twice, and a sister takes it task by 
 
 test("a task is written by plain controls, read back with its next turns, and kept", async () => {
   const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/plan/task/new`);
+  await go(page, "yard/m-bus/plan/task/new");
   await waitForWords(page, "Say what is done");
   await write(page, "Task", "Rear door runners greased");
   await waitForWords(page, "Say every how much");
@@ -91,8 +91,8 @@ test("a task is written by plain controls, read back with its next turns, and ke
 });
 
 test("another school for the whole machine moves its tasks, and says so", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/plan`);
+  const { page } = app();
+  await go(page, "yard/m-bus/plan");
   await waitForWords(page, "Every 12 000 km (500 km of grace) or every 12 months");
   await page.select("main select", "cautious");
   await waitForWords(page, "Every 8 000 km or every 6 months, whichever comes first.");
@@ -101,8 +101,8 @@ test("another school for the whole machine moves its tasks, and says so", async 
 });
 
 test("schools stand side by side as table and chart, and say what they leave out", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-bus/plan/schools`);
+  const { page } = app();
+  await go(page, "yard/m-bus/plan/schools");
   await waitForWords(page, "Together");
   await page.waitForSelector("canvas[role=img]");
   const words = (await wordsOf(page, "main")).replaceAll("\u00a0", " ");
@@ -118,8 +118,8 @@ test("schools stand side by side as table and chart, and say what they leave out
 });
 
 test("a raised code makes its tasks due, and stays open until all is logged and it is reset", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-lunch/plan`);
+  const { page } = app();
+  await go(page, "yard/m-lunch/plan");
   await waitForWords(page, "INSP 2");
   await press(page, "It is done: INSP 2");
   await waitForWords(page, "Noted.");
@@ -135,13 +135,13 @@ test("a raised code makes its tasks due, and stays open until all is logged and 
   await page.waitForSelector("button[type=submit]:not([disabled])");
   await page.click("button[type=submit]");
   await waitForWords(page, "Saved in the log.");
-  await page.goto(`${address}yard/m-lunch/plan`);
+  await go(page, "yard/m-lunch/plan");
   await page.waitForSelector("[aria-label='It is raised: INSP 2']");
 });
 
 test("a task tested sound is put off, is said as that, and never as done", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}log/m-bus`);
+  const { page } = app();
+  await go(page, "log/m-bus");
   await press(page, "Brake fluid: tested sound, not done");
   await write(page, "What was found", "moisture 1.1 %");
   await page.waitForFunction(() =>
@@ -150,7 +150,7 @@ test("a task tested sound is put off, is said as that, and never as done", async
   await page.waitForSelector("button[type=submit]:not([disabled])");
   await page.click("button[type=submit]");
   await waitForWords(page, "Saved in the log.");
-  await page.goto(`${address}yard/m-bus`);
+  await go(page, "yard/m-bus");
   await waitForWords(page, "Brake fluid tested sound, look again in 6 months (moisture 1.1 %)");
   await page.click("[data-strip='t-bus-brake-fluid']");
   await waitForWords(page, "It was not done by that; doing it ends this.");
@@ -158,7 +158,7 @@ test("a task tested sound is put off, is said as that, and never as done", async
 
 test("a machine without records is taken on task by task, put down and gone on with", async () => {
   const { page, address } = app();
-  await page.goto(`${address}yard/m-lorry/plan`);
+  await go(page, "yard/m-lorry/plan");
   await press(page, "Go on taking it on");
   await waitForWords(page, "5 tasks of 7 decided.");
   await press(page, "Winch and rope, thorough examination: do now");
@@ -168,8 +168,8 @@ test("a machine without records is taken on task by task, put down and gone on w
       .querySelector("section[aria-labelledby=makes-due]")
       ?.textContent.includes("Winch and rope, thorough examination"),
   );
-  await page.goto(`${address}ahead`);
-  await page.goto(`${address}yard/m-lorry/plan/baseline`);
+  await go(page, "ahead");
+  await go(page, "yard/m-lorry/plan/baseline");
   await waitForWords(page, "6 tasks of 7 decided.");
   await press(page, "Gearbox oil: judged sound");
   await write(page, "What was seen: level, colour, smell, test", "amber, no glitter");
@@ -190,8 +190,8 @@ test("a machine without records is taken on task by task, put down and gone on w
 });
 
 test("stacked services are one ladder: written at once, and a larger step ticked with the smaller ones", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-mower/plan`);
+  const { page } = app();
+  await go(page, "yard/m-mower/plan");
   await press(page, "Add a ladder");
   await waitForWords(page, "Ladder of stacked services");
   const names = await page.$$("[role=group] label:nth-of-type(2) input");
@@ -209,7 +209,7 @@ test("stacked services are one ladder: written at once, and a larger step ticked
   await press(page, "Save the ladder");
   await page.waitForFunction(() => location.pathname.endsWith("/plan"));
   await waitForWords(page, "With every fourth belts.");
-  await page.goto(`${address}log/m-mower`);
+  await go(page, "log/m-mower");
   await waitForWords(page, "valves");
   await page.evaluate(() => {
     const labels = [...document.querySelectorAll("label")];

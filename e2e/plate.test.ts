@@ -1,6 +1,6 @@
 import { readBook } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { choose, exportedText, press, save, write } from "./steps.js";
+import { choose, exportedText, press, save, write, go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -11,7 +11,7 @@ beforeAll(async () => {
 
 test("a torque that looks like inch-pounds is asked about, and kept where it is right", async () => {
   const { page, address } = app();
-  await page.goto(`${address}yard/m-minibus/plate`);
+  await go(page, "yard/m-minibus/plate");
   await press(page, "Add a point");
   await page.keyboard.type("transfer box plug");
   await write(page, "Torque", "240 ftlb");
@@ -37,21 +37,21 @@ test("a torque that looks like inch-pounds is asked about, and kept where it is 
 });
 
 test("a battery smaller than specified is seen on the machine at once, and no longer once it is right", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-trike/plate`);
+  const { page } = app();
+  await go(page, "yard/m-trike/plate");
   await press(page, "Add a specification");
   await page.keyboard.type("Battery, cold cranking");
   await write(page, "At least", "640 A");
   await write(page, "As a quantity", "540");
   await save(page);
-  await page.goto(`${address}yard/m-trike`);
+  await go(page, "yard/m-trike");
   await waitForWords(page, "Not as it should be");
   await waitForWords(page, "Battery, cold cranking");
-  await page.goto(`${address}yard/m-trike/plate`);
+  await go(page, "yard/m-trike/plate");
   await press(page, "Edit Battery, cold cranking");
   await write(page, "As a quantity", "680");
   await save(page);
-  await page.goto(`${address}yard/m-trike`);
+  await go(page, "yard/m-trike");
   await page.waitForSelector("[data-strip]");
   expect(await wordsOf(page, "main")).not.toContain("Battery, cold cranking");
 });
@@ -59,21 +59,21 @@ test("a battery smaller than specified is seen on the machine at once, and no lo
 test("a preferred measure is shown beside what was typed, and alters nothing in the book", async () => {
   const { page, address } = app();
   const before = readBook(await exportedText(page, address));
-  await page.goto(`${address}preferences`);
+  await go(page, "preferences");
   await press(page, "US customary");
-  await page.goto(`${address}yard/m-bus/plate`);
+  await go(page, "yard/m-bus/plate");
   await waitForWords(page, "13.31 US qt (12.6 L) with filter");
   const after = readBook(await exportedText(page, address));
   expect(after.ok && before.ok && after.value.fluids).toEqual(before.ok && before.value.fluids);
-  await page.goto(`${address}preferences`);
+  await go(page, "preferences");
   await press(page, "as they were typed");
-  await page.goto(`${address}yard/m-bus/plate`);
+  await go(page, "yard/m-bus/plate");
   await waitForWords(page, "12.6 L with filter");
 });
 
 test("a bare quart is not guessed at: it is asked whose it is, and then shown with litres", async () => {
-  const { page, address } = app();
-  await page.goto(`${address}yard/m-minibus/plate`);
+  const { page } = app();
+  await go(page, "yard/m-minibus/plate");
   await press(page, "Add a fluid");
   await write(page, "System", "Washer bottle");
   await choose(page, "Kind", "washer");

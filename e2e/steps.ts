@@ -7,6 +7,26 @@ export async function press(page: Page, name: string): Promise<void> {
   await found?.click();
 }
 
+/**
+ * Goes to an address within the application as its own links do, and waits until its window has a
+ * title of its own: nothing is loaded anew, which takes several times as long. Where the page is
+ * there already it is loaded anew.
+ */
+export async function go(page: Page, path: string): Promise<void> {
+  const before = await page.title();
+  const isElsewhere = await page.evaluate((to: string) => {
+    if (location.pathname + location.search === to) return false;
+    history.pushState(null, "", to);
+    dispatchEvent(new PopStateEvent("popstate", { state: null }));
+    return true;
+  }, `/${path}`);
+  if (!isElsewhere) {
+    await page.reload();
+    return;
+  }
+  await page.waitForFunction((title: string) => document.title !== title, {}, before);
+}
+
 /** What has the focus, as it is read out or written. */
 export function focused(page: Page): Promise<string> {
   return page.evaluate(() => {
@@ -51,7 +71,7 @@ export async function save(page: Page): Promise<void> {
 
 /** Opens another tab beside a page, as large as that one, and brings it to the front. */
 export async function anotherTab(page: Page): Promise<Page> {
-  const other = await page.browser().newPage();
+  const other = await page.browserContext().newPage();
   await other.setViewport({ width: 1280, height: 800 });
   return other;
 }

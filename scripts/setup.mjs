@@ -1,4 +1,4 @@
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { existsSync, readFileSync, statSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 
@@ -9,6 +9,21 @@ export const ROOT = fileURLToPath(new URL("..", import.meta.url));
 export function run(command, args, more = {}) {
   const env = { ...process.env, ...more };
   return spawnSync(command, args, { cwd: ROOT, stdio: "inherit", env }).status === 0;
+}
+
+/** Runs a command in the project beside others; answers whether it ended well, and all that it printed. */
+export function runQuietly(command, args, more = {}) {
+  const env = { ...process.env, ...more };
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, env });
+    const printed = [];
+    child.stdout.on("data", (chunk) => printed.push(chunk));
+    child.stderr.on("data", (chunk) => printed.push(chunk));
+    child.on("error", (error) => resolve({ isWell: false, output: `${error}\n` }));
+    child.on("close", (code) =>
+      resolve({ isWell: code === 0, output: Buffer.concat(printed).toString() }),
+    );
+  });
 }
 
 /** Whether what is installed is what the lock file asks for. */
@@ -29,7 +44,8 @@ function packagesAreCurrent() {
 export function ensurePackages() {
   if (packagesAreCurrent()) return true;
   console.log("Installing packages; this takes a minute the first time.");
-  return run("npm", ["install", "--no-audit", "--no-fund", "--loglevel=error"]);
+  // As the lock file says, which stays as it is.
+  return run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
 }
 
 /** Where Chromium is, or null. */

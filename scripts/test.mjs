@@ -1,45 +1,84 @@
-import { ensureChromium, ensurePackages, run } from "./setup.mjs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { ensureChromium, ensurePackages, run, runQuietly } from "./setup.mjs";
 
-const npm = (script) => () => run("npm", ["run", "-s", script]);
+const SLOWEST = 10;
+const folder = mkdtempSync(join(tmpdir(), "yonderfell-tests-"));
+const TEST_TIMES = join(folder, "times.jsonl");
+writeFileSync(TEST_TIMES, "");
 
 /** What days depend on where the program runs: tried again on both sides of the date line. */
 const DATED = [
   ...["core/src/calendar", "core/src/exchange/csv", "core/src/ledger", "web/src/app"],
   ...["web/src/words", "web/src/places/ahead/takeAway", "web/src/places/ahead/today"],
 ];
-const ZONES = ["America/Los_Angeles", "Pacific/Auckland"];
-const inEachZone = () =>
-  ZONES.every((TZ) => {
-    console.log(`Zone ${TZ}`);
-    return run("npm", ["run", "-s", "unit", "--", "--silent", ...DATED], {
-      TZ,
-    });
-  });
+const npm = (script, more, ...args) => [
+  "npm",
+  ["run", "-s", script, ...(args.length > 0 ? ["--", ...args] : [])],
+  { TEST_TIMES, ...more },
+];
+const inZone = (TZ) => [`zone ${TZ}`, npm("unit", { TZ }, "--silent", ...DATED)];
 
-const STAGES = [
-  ["packages", ensurePackages],
-  ["browser", ensureChromium],
-  ["types", npm("typecheck")],
-  ["lint", npm("lint")],
-  ["unit tests", () => run("npm", ["run", "-s", "unit"], { TZ: "UTC" })],
-  ["other time zones", inEachZone],
-  ["build", npm("build")],
-  ["real interface", npm("e2e")],
+/** Two lanes that run side by side, about as long as each other: a machine has two processors or more. */
+const LANES = [
+  [["unit tests", npm("unit", { TZ: "UTC" })]],
+  [
+    ["types", npm("typecheck")],
+    ["lint", npm("lint")],
+    ["build", npm("build")],
+    inZone("America/Los_Angeles"),
+    inZone("Pacific/Auckland"),
+  ],
 ];
 
-const times = [];
-for (const [index, [name, stage]] of STAGES.entries()) {
-  const isLast = index === STAGES.length - 1;
-  if (isLast) console.log(`\nSo far: ${times.join(", ")}.`);
-  console.log(`\n=== ${name}`);
-  const started = performance.now();
-  const isWell = stage();
-  const seconds = ((performance.now() - started) / 1000).toFixed(1);
-  times.push(`${name} ${seconds} s`);
-  if (!isWell) {
-    console.error(`\n${name}: failed after ${seconds} s`);
-    process.exit(1);
-  }
-  // The last stage's time stands in the test runner's own summary, which closes the run.
-  if (!isLast) console.log(`--- ${name}: ${seconds} s`);
+const started = performance.now();
+const since = (from) => `${((performance.now() - from) / 1000).toFixed(1)} s`;
+
+function end(code) {
+  rmSync(folder, { recursive: true });
+  process.exit(code);
 }
+
+function failed(name, from) {
+  console.error(`\n${name}: failed after ${since(from)}`);
+  end(1);
+}
+
+const failures = [];
+
+/** Runs a stage; what it prints is shown whole once it has ended. */
+async function stage([name, [command, args, more]]) {
+  const from = performance.now();
+  const { isWell, output } = await runQuietly(command, args, more);
+  console.log(`\n=== ${name}\n${output}--- ${name}: ${since(from)}`);
+  if (!isWell) failures.push(name);
+}
+
+/** Runs stages one after the other, until one of this lane or of another has failed. */
+async function lane(stages) {
+  for (const one of stages) if (failures.length === 0) await stage(one);
+}
+
+function showSlowest() {
+  const lines = readFileSync(TEST_TIMES, "utf8").split("\n");
+  const times = lines.filter((line) => line !== "").map((line) => JSON.parse(line));
+  times.sort((one, other) => other.seconds - one.seconds);
+  console.log(`\nThe ${SLOWEST} slowest test files:`);
+  for (const { name, seconds } of times.slice(0, SLOWEST)) {
+    console.log(`${seconds.toFixed(1).padStart(7)} s  ${name}`);
+  }
+}
+
+if (!ensurePackages()) failed("packages", started);
+if (!ensureChromium()) failed("browser", started);
+console.log(`--- packages and browser: ${since(started)}`);
+await Promise.all(LANES.map(lane));
+if (failures.length > 0) failed(failures.join(", "), started);
+console.log("\n=== real interface");
+const from = performance.now();
+const isWell = run(...npm("e2e"));
+showSlowest();
+if (!isWell) failed("real interface", from);
+console.log(`\nReal interface: ${since(from)}. All of it: ${since(started)}.`);
+end(0);

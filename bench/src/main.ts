@@ -10,6 +10,7 @@ import {
 } from "@yonderfell/core";
 import { measureBoard } from "./board.js";
 import { measureBrowser } from "./browser.js";
+import { tryKills } from "./kills.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
 import { measureVisits } from "./visits.js";
@@ -50,3 +51,4 @@ await measureVisits(parse);
 await measureBoard();
 await measureBrowser();
 await measureYard();
+await tryKills();

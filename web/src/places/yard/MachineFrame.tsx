@@ -23,6 +23,7 @@ const BEHIND = [
   ["/plan/schools", "Schools"],
   ["/plan/baseline", "Taking on"],
   ["/plan/ladder", "Ladder"],
+  ["/plan/task/new", "New task"],
   ["/plan/task", "Task"],
 ] as const;
 
@@ -64,8 +65,11 @@ export function MachineFrame({
     [...BEHIND, ...LEAVES].find(
       ([end]) => end !== "" && pathname.startsWith(machinePath(id, end)),
     ) ?? LEAVES[0];
+  const task = machine.tasks.find(
+    (one) => pathname === machinePath(id, `/plan/task/${encodeURIComponent(one.task.id)}`),
+  );
   const title = `${tag} ${name}`;
-  const windowTitle = `${leaf} · ${title}`;
+  const windowTitle = `${task?.task.name ?? leaf} · ${title}`;
   return (
     <Page title={title} windowTitle={windowTitle} aside={<Actions machine={machine} />}>
       <OutOfService machine={machine} />

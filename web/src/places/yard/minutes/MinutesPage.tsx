@@ -42,7 +42,7 @@ export default function MinutesPage(): ReactElement {
 }
 
 /** The minutes as they are typed, and what keeps them. */
- 
+
 function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
   const { storage } = useBook();
   const { apply, failure, fail } = useApply();

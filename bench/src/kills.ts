@@ -1,0 +1,19 @@
+import { seededRandom } from "@yonderfell/demo/random";
+import { killTrial } from "../../e2e/kills.js";
+
+const SEED = 4711;
+const KILLS = 30;
+/** Saving takes some tens of milliseconds: the moments lie before, within and after it. */
+const WITHIN_MS = 90;
+
+/** Kills browsers in the middle of saving, and says what of the book was lost, doubled or harmed. */
+export async function tryKills(): Promise<void> {
+  const random = seededRandom(SEED);
+  const moments = Array.from({ length: KILLS }, () => ({ afterMs: random() * WITHIN_MS }));
+  const { made, saved, lost, doubled, faults } = await killTrial(moments);
+  const bad = lost.length + doubled.length + faults.length;
+  console.log(
+    `killed ${KILLS} times (seed ${SEED}): ${made} changes pressed, ${saved} said to be saved; lost ${lost.length}, doubled ${doubled.length}, faults ${faults.length}${bad > 0 ? "  BAD" : ""}`,
+  );
+  for (const line of [...lost, ...doubled, ...faults]) console.log(`  ${line}`);
+}

@@ -1,0 +1,168 @@
+import { rm } from "node:fs/promises";
+import { readBook } from "@yonderfell/core";
+import type { Browser, Page } from "puppeteer-core";
+import { startServing } from "./application.js";
+import { launchWith, newProfile } from "./browser.js";
+import { exportedText } from "./steps.js";
+
+/** When a browser is killed: so long after the press, or as soon as the work is said to be saved. */
+export type Moment = { readonly afterMs: number } | "said to be saved";
+
+/** What a trial came to. */
+export interface KillTrial {
+  /** Changes whose save button was pressed. */
+  readonly made: number;
+  /** Those that were said to be saved before the browser was killed. */
+  readonly saved: number;
+  /** Saved changes that a later browser did not find, as they were told. */
+  readonly lost: readonly string[];
+  /** Changes that stand in the book more than once. */
+  readonly doubled: readonly string[];
+  /** What the core's check says of the book after a kill. */
+  readonly faults: readonly string[];
+  /** What happened, a line each. */
+  readonly story: readonly string[];
+}
+
+/** Each browser makes one change that is waited for, and one in which it is killed. */
+const CHANGES_A_ROUND = 2;
+const PATIENCE_MS = 60_000;
+
+/** What a scripted user has done so far. */
+class Diary {
+  made = 0;
+  readonly saved = new Set<string>();
+  private readonly waiting = new Map<string, () => void>();
+
+  readonly tell = (note: string): void => {
+    this.saved.add(note);
+    this.waiting.get(note)?.();
+  };
+
+  /** Settles when a change has been said to be saved. */
+  told(note: string): Promise<void> {
+    return new Promise((resolve) => {
+      this.waiting.set(note, resolve);
+      if (this.saved.has(note)) resolve();
+    });
+  }
+}
+
+async function openPage(browser: Browser, diary: Diary): Promise<Page> {
+  const [first] = await browser.pages();
+  const page = first ?? (await browser.newPage());
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.exposeFunction("tellSaved", diary.tell);
+  return page;
+}
+
+/** Writes a note of work and presses save; what is said to be saved is told as soon as it stands on the page. */
+async function change(page: Page, address: string, diary: Diary): Promise<string> {
+  diary.made += 1;
+  const note = `scripted ${diary.made}`;
+  await page.goto(`${address}log/m-bus`);
+  await page.waitForSelector("textarea");
+  await page.click("textarea", { count: 3 });
+  await page.keyboard.sendCharacter(note);
+  await page.waitForSelector("button[type=submit]:not([disabled])");
+  await page.evaluate((words: string) => {
+    new MutationObserver((_changes, watching) => {
+      if (!document.body.innerText.includes("Saved in the log.")) return;
+      watching.disconnect();
+      void (window as unknown as { tellSaved: (note: string) => void }).tellSaved(words);
+    }).observe(document.body, { childList: true, subtree: true });
+    document.querySelector<HTMLButtonElement>("button[type=submit]")?.click();
+  }, note);
+  return note;
+}
+
+/** Waits until a change is said to be saved; where it is not, throws with what the page says instead. */
+async function untilTold(page: Page, diary: Diary, note: string): Promise<void> {
+  let timer: NodeJS.Timeout | undefined;
+  const given = new Promise<boolean>((resolve) => {
+    timer = setTimeout(() => resolve(false), PATIENCE_MS);
+  });
+  const isTold = await Promise.race([diary.told(note).then(() => true), given]);
+  clearTimeout(timer);
+  if (isTold) return;
+  const words = await page.evaluate(
+    () => `${document.querySelector("textarea")?.value}\n${document.body.innerText}`,
+  );
+  throw new Error(`${note} was never said to be saved; the page says:\n${words}`);
+}
+
+async function kill(browser: Browser): Promise<void> {
+  const child = browser.process();
+  if (child === null) throw new Error("the browser runs as a process of this trial");
+  const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
+  child.kill("SIGKILL");
+  await gone;
+}
+
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** How often each of the scripted changes stands in a book, and what is wrong with the book. */
+function foundIn(text: string): {
+  readonly notes: ReadonlyMap<string, number>;
+  readonly faults: readonly string[];
+} {
+  const read = readBook(text);
+  if (!read.ok) return { notes: new Map(), faults: read.issues.map(({ path }) => path.join(".")) };
+  const notes = new Map<string, number>();
+  for (const { note } of read.value.entries ?? []) {
+    if (typeof note !== "string" || !note.startsWith("scripted ")) continue;
+    notes.set(note, (notes.get(note) ?? 0) + 1);
+  }
+  return { notes, faults: [] };
+}
+
+/**
+ * A person logs work, and the browser is killed at each of the moments; the next browser, with the
+ * same profile, must find all that was said to be saved, each once, in a sound book.
+ */
+export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> {
+  const { address, stop } = await startServing();
+  const profile = await newProfile();
+  const diary = new Diary();
+  const lost = new Set<string>();
+  const doubled = new Set<string>();
+  const faults: string[] = [];
+  const story: string[] = [];
+  const lookThrough = async (page: Page): Promise<void> => {
+    const found = foundIn(await exportedText(page, address));
+    for (const note of diary.saved) if (!found.notes.has(note)) lost.add(note);
+    for (const [note, times] of found.notes) if (times > 1) doubled.add(note);
+    faults.push(...found.faults);
+    story.push(`${diary.saved.size} said to be saved, ${found.notes.size} found`);
+  };
+  try {
+    for (const [index, moment] of [...moments, null].entries()) {
+      const browser = await launchWith(profile);
+      const page = await openPage(browser, diary);
+      if (index === 0) {
+        await page.goto(`${address}demonstration`);
+        await page.waitForSelector("[data-strip]");
+      } else {
+        await lookThrough(page);
+      }
+      if (moment === null) {
+        await browser.close();
+        break;
+      }
+      for (let count = 1; count < CHANGES_A_ROUND; count += 1) {
+        await untilTold(page, diary, await change(page, address, diary));
+      }
+      const note = await change(page, address, diary);
+      if (moment === "said to be saved") await untilTold(page, diary, note);
+      else await wait(moment.afterMs);
+      await kill(browser);
+      const when = moment === "said to be saved" ? moment : `${moment.afterMs.toFixed(1)} ms after`;
+      story.push(`kill ${index + 1}: ${when}`);
+    }
+  } finally {
+    await stop();
+    await rm(profile, { recursive: true, force: true, maxRetries: 5 });
+  }
+  const ended = { made: diary.made, saved: diary.saved.size };
+  return { ...ended, lost: [...lost], doubled: [...doubled], faults, story };
+}
