@@ -127,6 +127,7 @@ export * from "./exchange/csv/readCsv.js";
 export * from "./plan/visits/candidates.js";
 export * from "./plan/visits/cheapestDays.js";
 export * from "./plan/visits/makeRoom.js";
+export * from "./plan/visits/roomMoves.js";
 export * from "./plan/visits/planIssues.js";
 export * from "./plan/visits/planMachine.js";
 export * from "./plan/visits/plannedVisit.js";

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
-import { makeRoom, type Movable, type RoomMade, type RoomMove } from "./makeRoom.js";
+import { makeRoom } from "./makeRoom.js";
+import type { Movable, RoomMade, RoomMove } from "./roomMoves.js";
 import { mondayOf } from "./spareDays.js";
 
 const MONDAY = dayOf("2027-01-04");

@@ -1,34 +1,7 @@
 import type { DayNumber } from "../../calendar/dayNumber.js";
+import { cheaperMoves } from "./cheaperMoves.js";
+import type { Elsewhere, Movable, RoomIn, RoomMade, RoomMove } from "./roomMoves.js";
 import { mondayOf } from "./spareDays.js";
-
-/** A day in another week that a visit could go to. */
-export interface Elsewhere {
-  readonly day: DayNumber;
-  /** How much more than where it stands the visit costs there, in money of the book; may be less than nothing. */
-  readonly more: number;
-}
-
-/** A visit that may be moved out of its week. */
-export interface Movable {
-  /** Minutes of one's own work in it, whole; 0 frees nothing. */
-  readonly minutes: number;
-  /** The cheapest day in each other week, cheapest first. */
-  readonly elsewhere: readonly Elsewhere[];
-}
-
-/** A visit to be moved, by its place among those given, and where to. */
-export interface RoomMove {
-  readonly at: number;
-  readonly to: Elsewhere;
-}
-
-/** The visits to be moved out of a week, and what it still holds too much. */
-export interface RoomMade {
-  /** Cheapest first; none where nothing can be moved. */
-  readonly moves: readonly RoomMove[];
-  /** Minutes more than there are when they are moved; 0 where all is freed. */
-  readonly remaining: number;
-}
 
 /** Of two ways that cost the same the one with fewer moves is taken: a move weighs this much more than nothing. */
 const A_MOVE = 1e-6;
@@ -39,7 +12,6 @@ const MOST_STEPS = 1000;
 /** Minutes nearer than this count as equal: hours do not add up exactly. */
 const NEGLIGIBLE = 1e-6;
 
-type RoomIn = (monday: DayNumber) => number;
 /** The weeks left to each visit, cheapest first. */
 type Left = (readonly Elsewhere[])[];
 
@@ -51,20 +23,21 @@ type Left = (readonly Elsewhere[])[];
  * of a Monday). Which of them go is exact: a least-cost cover of the excess, by dynamic
  * programming over minutes (over steps of a thousandth, where the excess is larger than a thousand
  * steps of the minutes that all visits share). Where some of them would overfill one week
- * together, those that lose least by it go to their next week, and the choice is made again; at the end what
- * still fits somewhere is moved too until enough is freed, and what is not needed stays. That
- * part is a rule of thumb, so that a way that shares weeks out more cleverly may not be found.
+ * together, those that lose least by it go to their next week, and the choice is made again; then what
+ * still fits somewhere is moved too until enough is freed, what is not needed stays, and what
+ * single steps make cheaper is made so ({@link cheaperMoves}). That part is a rule of thumb, so
+ * that a way that shares weeks out more cleverly may not be found.
  */
 export function makeRoom(movables: readonly Movable[], excess: number, roomIn: RoomIn): RoomMade {
   const wanted = Math.ceil(excess - NEGLIGIBLE);
   const open: Left = movables.map(({ minutes, elsewhere }) =>
     minutes <= 0 ? [] : elsewhere.filter(({ day }) => holds(roomIn(mondayOf(day)), minutes)),
   );
-  const found = moreMoves(movesThatFit(movables, wanted, roomIn, [...open]), movables, wanted, {
-    open,
-    roomIn,
-  });
-  const moves = withoutNeedless(found, movables, wanted);
+  const more = (found: readonly RoomMove[]): RoomMove[] =>
+    moreMoves(found, movables, wanted, { open, roomIn });
+  const found = more(movesThatFit(movables, wanted, roomIn, [...open]));
+  const shared = cheaperMoves(withoutNeedless(found, movables, wanted), movables, wanted, roomIn);
+  const moves = withoutNeedless(more(shared), movables, wanted);
   const remaining = Math.max(0, wanted - minutesIn(moves, movables));
   return { moves: moves.sort(byCost), remaining };
 }

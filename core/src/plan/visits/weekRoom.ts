@@ -1,7 +1,8 @@
 import type { Machine } from "../../book/machine.js";
 import type { Planning } from "../../book/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import { makeRoom, type Movable, type RoomMade } from "./makeRoom.js";
+import { makeRoom } from "./makeRoom.js";
+import type { Movable, RoomMade } from "./roomMoves.js";
 import { costOfVisiting } from "./planMachine.js";
 import { minutesOf, type CountedVisit } from "./ridge.js";
 import { mondayOf, spareDays } from "./spareDays.js";
