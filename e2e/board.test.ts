@@ -76,7 +76,8 @@ test("what was chosen and how far it was scrolled stand after a reload and on th
   await isAt(left);
   expect(await headings(page, "h2")).toContain("Long Shed");
   // What was left at its top is come back to at its top, however far one scrolled meanwhile.
-  await page.evaluate(() => window.scrollTo(0, 0));
+  // By a key, as a person does: until then the page keeps to where it was left, however it grows.
+  await page.keyboard.press("Home");
   await isAt(0);
   await page.click("main h3 a");
   await waitForWords(page, "History");
