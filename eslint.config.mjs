@@ -35,19 +35,13 @@ export default tseslint.config(
       "no-restricted-globals": [
         "error",
         ...[
-          "window",
-          "document",
-          "localStorage",
-          "fetch",
-          "indexedDB",
-          "process",
-          "setTimeout",
+          ...["window", "document", "navigator", "globalThis", "self", "localStorage", "indexedDB"],
+          ...["fetch", "process", "console", "setTimeout", "setInterval", "queueMicrotask"],
+          ...["Date", "performance", "crypto"],
         ].map((name) => ({ name, message: "The core knows nothing of where it runs." })),
       ],
       "no-restricted-syntax": [
         "error",
-        { selector: "NewExpression[callee.name='Date']", message: "Pass the day in." },
-        { selector: "MemberExpression[object.name='Date']", message: "Pass the day in." },
         {
           selector: "MemberExpression[object.name='Math'][property.name='random']",
           message: "Pass ids in.",

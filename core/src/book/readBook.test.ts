@@ -150,6 +150,18 @@ test.each<[string, BookParts, RegExp]>([
     { tasks: [OIL, task("a", [], { follows: { task: "oil" } })] },
     /^tasks\[1\]\.follows: a meter with an amount, or days/,
   ],
+  ...(
+    [
+      ["following by a meter without an amount", { meter: "odo" }],
+      ["following by an amount of no meter", { amount: 500 }],
+      ["following by days and a meter without an amount", { days: 30, meter: "odo" }],
+      ["following by days and an amount", { days: 30, meter: "odo", amount: 500 }],
+    ] as const
+  ).map(([name, by]): [string, BookParts, RegExp] => [
+    name,
+    { tasks: [OIL, task("a", [], { follows: { task: "oil", ...by } })] },
+    /^tasks\[1\]\.follows: a meter with an amount, or days/,
+  ]),
   [
     "following by an amount of zero",
     { tasks: [OIL, task("a", [], { follows: { task: "oil", meter: "odo", amount: 0 } })] },

@@ -3,6 +3,7 @@ import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
 import type { StoredPicture } from "./picture.js";
 import { machinesNamed } from "./machinesNamed.js";
+import { newId } from "./newId.js";
 
 /** A record as stored: itself, and what it is looked up by. */
 export interface Row<S extends Section = Section> {
@@ -99,7 +100,7 @@ export class BookDatabase extends Dexie {
         boardFacts: "key",
       })
       .upgrade(async (transaction) => {
-        await transaction.table("facts").put({ key: "copy", value: crypto.randomUUID() });
+        await transaction.table("facts").put({ key: "copy", value: newId() });
         await transaction
           .table<JournalLine>("journal")
           .toCollection()
