@@ -1,28 +1,25 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { fileURLToPath } from "node:url";
 import { serve, type Serving } from "@yonderfell/server";
 import type { Page } from "puppeteer-core";
-import { waitForWords, wordsOf } from "./application.js";
-import { startBrowser, watchPage, type Misdeeds, type OwnBrowser } from "./browser.js";
+import { WEB_FOLDER, waitForWords, wordsOf } from "./application.js";
+import { startContext, watchPage, type Misdeeds, type OwnContext } from "./browser.js";
 import { logNote, press } from "./steps.js";
-
-const BUILT = fileURLToPath(new URL("../web/dist", import.meta.url));
 
 let folder: string;
 let serving: Serving;
-let own: OwnBrowser;
+let own: OwnContext;
 let page: Page;
 let misdeeds: Misdeeds;
 
 beforeAll(async () => {
   // A copy, so that a newer version can be put in its place.
   folder = mkdtempSync(join(tmpdir(), "yonderfell-installed-"));
-  cpSync(BUILT, folder, { recursive: true });
+  cpSync(WEB_FOLDER, folder, { recursive: true });
   serving = await serve({ webFolder: folder, opensDemonstration: true }, 0);
-  own = await startBrowser();
-  page = await own.browser.newPage();
+  own = await startContext();
+  page = await own.context.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   misdeeds = watchPage(page, serving.address);
 });

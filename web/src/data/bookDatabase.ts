@@ -3,7 +3,6 @@ import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
 import type { StoredPicture } from "./picture.js";
 import { machinesNamed } from "./machinesNamed.js";
-import { newId } from "./newId.js";
 
 /** A record as stored: itself, and what it is looked up by. */
 export interface Row<S extends Section = Section> {
@@ -100,7 +99,9 @@ export class BookDatabase extends Dexie {
         boardFacts: "key",
       })
       .upgrade(async (transaction) => {
-        await transaction.table("facts").put({ key: "copy", value: newId() });
+        // Not as other ids: this is part of the first load, and a page may not be served securely.
+        const name = crypto.getRandomValues(new Uint32Array(4));
+        await transaction.table("facts").put({ key: "copy", value: [...name].join("-") });
         await transaction
           .table<JournalLine>("journal")
           .toCollection()
