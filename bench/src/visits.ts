@@ -13,6 +13,7 @@ import { bookOnPage, type BookOnPage } from "./bookOnPage.js";
 import { report } from "./browser.js";
 import { largeBook, type BookSize } from "./largeBook.js";
 import { medianTimes } from "./median.js";
+import { measureSharing } from "./sharing.js";
 
 /** 200 machines of 20 tasks each. */
 const SIZE: BookSize = { machines: 200, tasksEach: 20, readingsEach: 150, entriesEach: 50 };
@@ -77,6 +78,7 @@ export async function measureVisits(parse: number): Promise<void> {
     report(name, time, MOST_PLANNING_MS);
     console.log(`${name}: ${(time / parse).toFixed(2)} × JSON.parse of the large book`);
   }
+  measureSharing(book, { ...DEFAULT_PLANNING, weeks: WEEKS }, today);
   await bookOnPage(book, onThePage);
 }
 
