@@ -23,8 +23,8 @@ export interface OwnBrowser {
 const SHARED_BROWSERS = "YONDERFELL_BROWSERS";
 
 /**
- * What a runner sets for its tests, so that they share its browsers. A worker has one to itself: of
- * two windows of one browser that are worked at a time, one is drawn once a second.
+ * What a runner sets for its tests, so that they share its browsers. A worker has one to itself:
+ * two workers with one browser between them were slower.
  */
 export function sharing(browsers: readonly Browser[]): Record<string, string> {
   return { [SHARED_BROWSERS]: browsers.map((one) => one.wsEndpoint()).join(" ") };
