@@ -29,7 +29,6 @@ const toggled = (chosen: ReadonlySet<string>, id: string): ReadonlySet<string> =
   chosen.has(id) ? new Set([...chosen].filter((one) => one !== id)) : new Set([...chosen, id]);
 
 /** The machines that are chosen to be given something in common; null where none are being chosen. */
-
 function useChosen() {
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   const [hasChosen, setHasChosen] = useState(false);

@@ -39,7 +39,7 @@ export function AssignBar({
   const given = assignmentOf(model);
   // What opened it is gone, and what gives is not to be pressed again at once: it has their focus.
   const bar = useRef<HTMLElement>(null);
-  useEffect(() => bar.current?.focus(), []);
+  useEffect(() => bar.current?.focus({ preventScroll: true }), []);
   const give = async (): Promise<void> => {
     // As stored and not as on the board: what is saved is compared with it.
     const stored = (await storage.list("machines")).filter(({ id }) => chosen.has(id));
@@ -48,7 +48,7 @@ export function AssignBar({
     const words = `Saved: ${counted(change.records.length, "machine")} changed.`;
     if (!(await apply(change, words))) return;
     set(LEFT_AS_IT_IS);
-    bar.current?.focus();
+    bar.current?.focus({ preventScroll: true });
   };
   return (
     <section

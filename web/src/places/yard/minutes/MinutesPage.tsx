@@ -34,7 +34,10 @@ export default function MinutesPage(): ReactElement {
           <p className="mb-4 max-w-[68ch]">
             {`Without minutes, visits and weeks hold 0 h of work, and own time costs nothing. What you say of a name goes to all tasks${on} of that name that say nothing; what a task says already stays.`}
           </p>
-          <MinutesForm groups={untimedTasks(of)} onSaved={() => list.current?.focus()} />
+          <MinutesForm
+            groups={untimedTasks(of)}
+            onSaved={() => list.current?.focus({ preventScroll: true })}
+          />
         </section>
       )}
     </Page>
@@ -42,7 +45,6 @@ export default function MinutesPage(): ReactElement {
 }
 
 /** The minutes as they are typed, and what keeps them. */
-
 function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
   const { storage } = useBook();
   const { apply, failure, fail } = useApply();
