@@ -35,14 +35,30 @@ interface Idle {
   readonly before: number;
 }
 
-function spansOf(one: LaidUp): (readonly [number, number])[] {
+type Span = readonly [from: number, to: number];
+
+function spansOf(one: LaidUp): readonly Span[] {
   const from = one.from ?? null;
-  if (from !== null) {
-    const to = one.to ?? null;
-    return [[dayOf(from), to === null ? Infinity : dayOf(to)]];
-  }
-  const months = [...new Set(one.months ?? [])];
-  const spans: (readonly [number, number])[] = [];
+  if (from === null) return spansOfMonths(one.months ?? []);
+  const to = one.to ?? null;
+  return [[dayOf(from), to === null ? Infinity : dayOf(to)]];
+}
+
+/** Laid out once for each of the at most 4,096 sets of months: every reckoning of every meter asks for them. */
+const laidOut = new Map<string, readonly Span[]>();
+
+function spansOfMonths(named: readonly number[]): readonly Span[] {
+  const months = [...new Set(named)].sort((one, other) => one - other);
+  const key = months.join();
+  const known = laidOut.get(key);
+  if (known !== undefined) return known;
+  const spans = layOut(months);
+  laidOut.set(key, spans);
+  return spans;
+}
+
+function layOut(months: readonly number[]): Span[] {
+  const spans: Span[] = [];
   for (let year = FIRST_YEAR; year <= LAST_YEAR; year += 1) {
     for (const month of months) {
       const next = month === 12 ? [year + 1, 1] : [year, month + 1];

@@ -1,4 +1,4 @@
-import { dayFromParts, formatDay, parseDay } from "../../calendar/dayNumber.js";
+import { parseDay } from "../../calendar/dayNumber.js";
 import type { DecimalSign } from "../../quantity/numeral.js";
 import { parseFigure } from "../../quantity/parseFigure.js";
 
@@ -66,8 +66,7 @@ function dateOf(year: string, month: string, dayOfMonth: string): string | null 
   const full = year.length === 2 ? century + written : written;
   if (full < 1000 || Number(month) < 1 || Number(month) > 12 || dayOfMonth.length > 2) return null;
   const text = [String(full), month.padStart(2, "0"), dayOfMonth.padStart(2, "0")].join("-");
-  if (parseDay(text) === null) return null;
-  return formatDay(dayFromParts(full, Number(month), Number(dayOfMonth)));
+  return parseDay(text) === null ? null : text;
 }
 
 /**
