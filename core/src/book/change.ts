@@ -1,4 +1,4 @@
-import type { RecordOf } from "./book.js";
+import type { RecordOf } from "./recordSchemas.js";
 import { SECTIONS, type Section } from "./sections.js";
 
 /** One record put, replaced or removed: what stood before and what stands after; null where nothing does. */

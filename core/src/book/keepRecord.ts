@@ -1,5 +1,5 @@
-import type { RecordOf } from "./book.js";
-import { RECORD_SCHEMAS } from "./book.js";
+import type { RecordOf } from "./recordSchemas.js";
+import { RECORD_SCHEMAS } from "./recordSchemas.js";
 import type { Change } from "./change.js";
 import type { BookIssue } from "./issue.js";
 import { failure, success, type Result } from "./result.js";

@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "./book.js";
+import type { Book } from "./book.js";
+import type { RecordOf } from "./recordSchemas.js";
 import { crossingRecords } from "./crossing.js";
 import type { DatedRecord } from "./dated.js";
 import type { MachineId } from "./ids.js";

@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "./book.js";
+import type { Book } from "./book.js";
+import type { RecordOf } from "./recordSchemas.js";
 import type { MachineId } from "./ids.js";
 import { PLATE_SECTIONS, type PlateSection, type SharedSection } from "./sections.js";
 

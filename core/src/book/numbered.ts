@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "./book.js";
+import type { Book } from "./book.js";
+import type { RecordOf } from "./recordSchemas.js";
 import type { DatedRecord } from "./dated.js";
 import { DATED_SECTIONS, SECTIONS, type Section } from "./sections.js";
 

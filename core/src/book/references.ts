@@ -1,27 +1,69 @@
 import type { Book } from "./book.js";
-import { DATED_SECTIONS, SECTIONS, type DatedSection } from "./sections.js";
 import { currentRecords } from "./currentRecords.js";
 import type { BookIssue, IssuePath } from "./issue.js";
-import { isMeterLimit } from "./limitKind.js";
 import type { Machine } from "./machine.js";
-import { plateIssues, sharedIssues, stopIssues } from "./plateReferences.js";
+import { ownerOf } from "./ownerOf.js";
+import { capacityIssues, stopIssues } from "./recordIssues.js";
+import type { RecordOf } from "./recordSchemas.js";
+import { ownReferences, sharedReferences, type FoundReference } from "./referencesIn.js";
+import {
+  DATED_SECTIONS,
+  DECLARED,
+  OWNED_SECTIONS,
+  REFERRED_SECTIONS,
+  SECTIONS,
+  SHARED_SECTIONS,
+  type DatedSection,
+  type OwnedSection,
+  type ReferredTo,
+} from "./sections.js";
 import type { Task } from "./task.js";
+
+type RecordOwner = OwnedSection | "machines";
+
+interface Owned {
+  readonly id: string;
+  readonly machine: string;
+}
+
+const OF_MACHINES: readonly RecordOwner[] = ["machines", ...OWNED_SECTIONS];
+/** The sections whose records others of the same machine refer to. */
+const REFERRED = OWNED_SECTIONS.filter((section) => REFERRED_SECTIONS.includes(section));
 
 const quoted = (id: string): string => JSON.stringify(id);
 
-/** Everything a book refers to, by id. */
+/** What the records of machines may refer to: each thing with the machine it is of. */
 class Names {
-  readonly metersByMachine = new Map<string, ReadonlySet<string>>();
-  readonly tasks = new Map<string, Task>();
+  readonly tasks: ReadonlyMap<string, Task>;
+  private readonly meters: ReadonlyMap<string, ReadonlySet<string>>;
+  private readonly owners: ReadonlyMap<OwnedSection, ReadonlyMap<string, string>>;
 
-  constructor(book: Book) {
-    for (const machine of book.machines ?? []) {
-      this.metersByMachine.set(
+  constructor({ machines = [], tasks = [], ...rest }: Book) {
+    const book: Partial<Book> = { ...rest, tasks };
+    this.tasks = new Map(tasks.map((task) => [task.id, task]));
+    this.meters = new Map(
+      machines.map((machine) => [
         machine.id,
         new Set((machine.meters ?? []).map((meter) => meter.id)),
-      );
+      ]),
+    );
+    const owners = new Map<OwnedSection, ReadonlyMap<string, string>>();
+    for (const section of REFERRED) {
+      const records = (book[section] ?? []) as readonly Owned[];
+      owners.set(section, new Map(records.map(({ id, machine }) => [id, machine])));
     }
-    for (const task of book.tasks ?? []) this.tasks.set(task.id, task);
+    this.owners = owners;
+  }
+
+  hasMachine(id: string): boolean {
+    return this.meters.has(id);
+  }
+
+  /** Whether something of a machine is there. */
+  has({ to, id }: FoundReference, machine: string): boolean {
+    if (to === "machines") return this.hasMachine(id);
+    if (to === "meters") return this.meters.get(machine)?.has(id) === true;
+    return this.owners.get(to as OwnedSection)?.get(id) === machine;
   }
 }
 
@@ -40,18 +82,39 @@ export function ownReferenceIssues(book: Book): BookIssue[] {
   const issues = [...duplicateIds(book), ...machineIssues(book.machines ?? [])];
   if (issues.length > 0) return issues;
   return [
-    ...meterReferences(book, "readings", names),
-    ...meterReferences(book, "meterChanges", names),
-    ...(book.tasks ?? []).flatMap((task, index) => taskIssues(task, ["tasks", index], names)),
-    ...(book.machines ?? []).flatMap((machine, index) => machineTasks(machine, index, names)),
-    ...entryIssues(book, names),
+    ...OF_MACHINES.flatMap((section) => namedIssues(book, section, names)),
+    ...(book.tasks ?? []).flatMap((task, index) => leaningIssues(task, ["tasks", index], names)),
     ...DATED_SECTIONS.flatMap((section) => seqIssues(book, section)),
     ...DATED_SECTIONS.flatMap((section) => replacementIssues(book, section)),
     ...changesOnOneDate(book),
     ...(book.machines ?? []).flatMap(stopIssues),
-    ...plateIssues(book),
-    ...plannedIssues(book, names),
+    ...(book.fluids ?? []).flatMap(capacityIssues),
   ];
+}
+
+function nothing(path: IssuePath, what: string, id: string): BookIssue {
+  return { code: "reference-to-nothing", path, expected: `${what} (there is no ${quoted(id)})` };
+}
+
+/** References of one section to what is not there or is another machine's. */
+function namedIssues(book: Book, section: RecordOwner, names: Names): BookIssue[] {
+  const records = (book[section] ?? []) as readonly RecordOf[RecordOwner][];
+  return records.flatMap((record, index): BookIssue[] => {
+    const owner = ownerOf(section, record);
+    if (owner === null || !names.hasMachine(owner)) {
+      return [nothing([section, index, "machine"], "the id of a machine", owner ?? "")];
+    }
+    return ownReferences(section, record)
+      .filter((reference) => !names.has(reference, owner))
+      .map(({ to, id, path }) => nothing([section, index, ...path], ofMachine(to, owner), id));
+  });
+}
+
+/** What an id should be the id of: `the id of a task of machine "bus"`. */
+function ofMachine(to: ReferredTo, machine: string): string {
+  if (to === "machines") return "the id of a machine";
+  const of = `of machine ${quoted(machine)}`;
+  return to === "meters" ? `a meter ${of}` : `the id of a ${DECLARED[to].one} ${of}`;
 }
 
 function duplicatesIn(ids: readonly string[], pathOf: (index: number) => IssuePath): BookIssue[] {
@@ -89,166 +152,30 @@ function machineIssues(machines: readonly Machine[]): BookIssue[] {
   );
 }
 
-function nothing(path: IssuePath, what: string, id: string): BookIssue {
-  return { code: "reference-to-nothing", path, expected: `${what} (there is no ${quoted(id)})` };
-}
-
-function meterIssue(machine: string, meter: string, path: IssuePath, names: Names): BookIssue[] {
-  return names.metersByMachine.get(machine)?.has(meter) === true
-    ? []
-    : [nothing(path, `a meter of machine ${quoted(machine)}`, meter)];
-}
-
-function machineIssue(machine: string, path: IssuePath, names: Names): BookIssue[] {
-  return names.metersByMachine.has(machine) ? [] : [nothing(path, "the id of a machine", machine)];
-}
-
-function meterReferences(
-  book: Book,
-  section: "readings" | "meterChanges",
-  names: Names,
-): BookIssue[] {
-  const issues: BookIssue[] = [];
-  (book[section] ?? []).forEach((record, index) => {
-    const missing = machineIssue(record.machine, [section, index, "machine"], names);
-    issues.push(...missing);
-    if (missing.length === 0) {
-      issues.push(...meterIssue(record.machine, record.meter, [section, index, "meter"], names));
-    }
-  });
-  return issues;
-}
-
-/** The task another one leans on, or the issue that it is not there, not of this machine, or itself. */
-function leaningIssues(task: Task, id: string, path: IssuePath, names: Names): BookIssue[] {
-  if (id === task.id)
-    return [{ code: "contradiction", path, expected: "another task, not itself" }];
-  return names.tasks.get(id)?.machine === task.machine
-    ? []
-    : [nothing(path, `the id of a task of machine ${quoted(task.machine)}`, id)];
-}
-
-function taskIssues(task: Task, path: IssuePath, names: Names): BookIssue[] {
-  const missing = machineIssue(task.machine, [...path, "machine"], names);
-  if (missing.length > 0) return missing;
-  const issues: BookIssue[] = [];
-  for (const [regime, limits] of Object.entries(task.regimes ?? {})) {
-    limits.forEach((limit, at) => {
-      if (!isMeterLimit(limit)) return;
-      const place = [...path, "regimes", regime, at, "meter"];
-      issues.push(...meterIssue(task.machine, limit.meter, place, names));
-    });
-  }
-  return [...issues, ...nthIssues(task, path, names), ...followsIssues(task, path, names)];
-}
-
-function nthIssues(task: Task, path: IssuePath, names: Names): BookIssue[] {
-  const nth = task.nth ?? null;
-  if (nth === null) return [];
-  const place = [...path, "nth", "of"];
-  const leaning = leaningIssues(task, nth.of, place, names);
-  if (leaning.length > 0) return leaning;
-  const other = names.tasks.get(nth.of);
-  const leans = (other?.nth ?? null) !== null || (other?.follows ?? null) !== null;
-  return leans
-    ? [
-        {
-          code: "contradiction",
-          path: place,
-          expected: "a task with limits of its own, without nth or follows",
-        },
-      ]
-    : [];
-}
-
-function followsIssues(task: Task, path: IssuePath, names: Names): BookIssue[] {
-  const follows = task.follows ?? null;
-  if (follows === null) return [];
-  const place = [...path, "follows", "task"];
-  const leaning = leaningIssues(task, follows.task, place, names);
-  if (leaning.length > 0) return leaning;
-  if ((names.tasks.get(follows.task)?.follows ?? null) !== null) {
-    return [{ code: "contradiction", path: place, expected: "a task without follows" }];
-  }
-  const meter = follows.meter ?? null;
-  return meter === null
-    ? []
-    : meterIssue(task.machine, meter, [...path, "follows", "meter"], names);
-}
-
-/** Tasks that are not there or are another machine's. */
-function ownTasks(
-  tasks: readonly string[] | undefined,
-  path: IssuePath,
-  machine: string,
-  names: Names,
-): BookIssue[] {
-  return (tasks ?? []).flatMap((task, at) => ownTask(task, [...path, at], machine, names));
-}
-
-function ownTask(task: string, path: IssuePath, machine: string, names: Names): BookIssue[] {
-  return names.tasks.get(task)?.machine === machine
-    ? []
-    : [nothing(path, `the id of a task of machine ${quoted(machine)}`, task)];
-}
-
-function machineTasks(machine: Machine, index: number, names: Names): BookIssue[] {
-  const path: IssuePath = ["machines", index];
+/** What is wrong with how a task leans on another that is there. */
+function leaningIssues(task: Task, path: IssuePath, names: Names): BookIssue[] {
+  const wrong = (on: string | undefined, place: string[], wanted: Wanted): BookIssue[] => {
+    if (on === undefined) return [];
+    const expected = on === task.id ? "another task, not itself" : wanted(names.tasks.get(on));
+    return expected === null
+      ? []
+      : [{ code: "contradiction", path: [...path, ...place], expected }];
+  };
   return [
-    ...(machine.reminders ?? []).flatMap(({ tasks }, at) =>
-      ownTasks(tasks, [...path, "reminders", at, "tasks"], machine.id, names),
-    ),
-    ...ownTasks(machine.baseline?.left, [...path, "baseline", "left"], machine.id, names),
-    ...runningInIssues(machine, [...path, "runningIn", "meter"], names),
+    ...wrong(task.nth?.of, ["nth", "of"], withLimitsOfItsOwn),
+    ...wrong(task.follows?.task, ["follows", "task"], withoutFollows),
   ];
 }
 
-function runningInIssues({ runningIn, id }: Machine, path: IssuePath, names: Names): BookIssue[] {
-  return runningIn ? meterIssue(id, runningIn.meter, path, names) : [];
-}
+/** What a task that is leant on should be; null where it is. */
+type Wanted = (other: Task | undefined) => string | null;
 
-/** Tasks of visits and meters of journeys that are not there or are another machine's. */
-function plannedIssues({ visits = [], journeys = [] }: Book, names: Names): BookIssue[] {
-  return [
-    ...visits.flatMap(({ machine, tasks, turns, without }, index) => [
-      ...ownTasks(tasks, ["visits", index, "tasks"], machine, names),
-      ...(turns ?? []).flatMap(({ task }, at) =>
-        ownTask(task, ["visits", index, "turns", at, "task"], machine, names),
-      ),
-      ...ownTasks(without, ["visits", index, "without"], machine, names),
-    ]),
-    ...journeys.flatMap(({ machine, meter }, index) =>
-      meter ? meterIssue(machine, meter, ["journeys", index, "meter"], names) : [],
-    ),
-  ];
-}
-
-function entryIssues(book: Book, names: Names): BookIssue[] {
-  const issues: BookIssue[] = [];
-  (book.entries ?? []).forEach((entry, index) => {
-    const path: IssuePath = ["entries", index];
-    const missing = machineIssue(entry.machine, [...path, "machine"], names);
-    issues.push(...missing);
-    if (missing.length > 0) return;
-    for (const meter of Object.keys(entry.meters ?? {})) {
-      issues.push(...meterIssue(entry.machine, meter, [...path, "meters", meter], names));
-    }
-    (entry.estimatedMeters ?? []).forEach((meter, at) => {
-      issues.push(...meterIssue(entry.machine, meter, [...path, "estimatedMeters", at], names));
-    });
-    issues.push(
-      ...ownTasks(entry.tasks, [...path, "tasks"], entry.machine, names),
-      ...ownTasks(entry.wanted, [...path, "wanted"], entry.machine, names),
-    );
-    (entry.lookAgain ?? []).forEach(({ task, meter }, at) => {
-      const place = [...path, "lookAgain", at];
-      issues.push(...ownTask(task, [...place, "task"], entry.machine, names));
-      if ((meter ?? null) === null) return;
-      issues.push(...meterIssue(entry.machine, meter as string, [...place, "meter"], names));
-    });
-  });
-  return issues;
-}
+const leans = (what: object | null | undefined): boolean => (what ?? null) !== null;
+const withLimitsOfItsOwn: Wanted = (other) =>
+  leans(other?.nth) || leans(other?.follows)
+    ? "a task with limits of its own, without nth or follows"
+    : null;
+const withoutFollows: Wanted = (other) => (leans(other?.follows) ? "a task without follows" : null);
 
 function seqIssues(book: Book, section: DatedSection): BookIssue[] {
   const records = book[section] ?? [];
@@ -316,4 +243,29 @@ function changesOnOneDate(book: Book): BookIssue[] {
     const path: IssuePath = ["meterChanges", placeById.get(record.id) ?? 0, "date"];
     return [{ code: "contradiction", path, expected: "one change of a meter on one date" }];
   });
+}
+
+/** References to shared records that are not in the book. */
+export function sharedIssues(book: Book): BookIssue[] {
+  const known = new Map(
+    SHARED_SECTIONS.map((section) => [
+      section as string,
+      new Set<string>((book[section] ?? []).map((record) => record.id)),
+    ]),
+  );
+  return SECTIONS.flatMap((section) =>
+    (book[section] ?? []).flatMap((record, index) =>
+      sharedReferences(section, record).flatMap((reference): BookIssue[] =>
+        known.get(reference.section)?.has(reference.id) === true
+          ? []
+          : [
+              nothing(
+                [section, index, ...reference.path],
+                `the id of one of the ${reference.section}`,
+                reference.id,
+              ),
+            ],
+      ),
+    ),
+  );
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { bookSchema, LIST_WORDS, RECORD_SCHEMAS } from "./book.js";
+import { bookSchema, listWords } from "./book.js";
+import { RECORD_SCHEMAS } from "./recordSchemas.js";
 import type { BookIssue } from "./issue.js";
 import { issuesOf } from "./issuesOf.js";
 import { SECTIONS } from "./sections.js";
@@ -7,7 +8,7 @@ import { SECTIONS } from "./sections.js";
 /** The book with its sections as lists of anything: the records are looked at one by one. */
 const headSchema = bookSchema.extend(
   Object.fromEntries(
-    SECTIONS.map((section) => [section, z.array(z.unknown(), LIST_WORDS[section]).optional()]),
+    SECTIONS.map((section) => [section, z.array(z.unknown(), listWords(section)).optional()]),
   ),
 );
 

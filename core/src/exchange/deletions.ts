@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "../book/book.js";
+import type { Book } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import type { RecordChange } from "../book/change.js";
 import { removedKey } from "../book/removed.js";
 import type { Removed } from "../book/removedSchema.js";

@@ -1,5 +1,6 @@
 import { readBookData } from "../book/readBook.js";
-import type { Book, RecordOf } from "../book/book.js";
+import type { Book } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import { applyChange } from "../book/change.js";
 import type { Machine } from "../book/machine.js";
 import { compareRevisions, joinedRevisions, nextRevision } from "../book/revision.js";

@@ -1,4 +1,4 @@
-import type { RecordOf } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import type { Removed } from "../book/removedSchema.js";
 import type { FieldChange, RecordChange } from "../book/change.js";
 import type { DatedSection, Section } from "../book/sections.js";

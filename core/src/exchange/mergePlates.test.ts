@@ -1,7 +1,7 @@
 import { readBookData } from "../book/readBook.js";
 import { applyChange } from "../book/change.js";
 import { machinePlateOf, sharedBookOf } from "../book/machinePlate.js";
-import { sharedReferences } from "../book/sharedReferences.js";
+import { sharedReferences } from "../book/referencesIn.js";
 import type { Book } from "../book/book.js";
 import type { MachineId } from "../book/ids.js";
 import { bookOf } from "../../test/books.js";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { bookOf, read } from "../../test/books.js";
 import { applyChange } from "../book/change.js";
-import type { Book, RecordOf } from "../book/book.js";
+import type { Book } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import { supersededIds } from "../book/currentRecords.js";
 import { readBookData } from "../book/readBook.js";
 import { choicesOf, type Side } from "./mergePlan.js";

@@ -1,5 +1,6 @@
 import { isEqual } from "es-toolkit";
-import type { Book, RecordOf } from "../book/book.js";
+import type { Book } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import type { FieldChange, RecordChange } from "../book/change.js";
 import { numbered } from "../book/numbered.js";
 import {
@@ -9,7 +10,7 @@ import {
   withRevision,
   type RevisionOrder,
 } from "../book/revision.js";
-import { DATED_SECTIONS, SECTIONS, type Section } from "../book/sections.js";
+import { isDated, SECTIONS, type Section } from "../book/sections.js";
 import { compareDeletions } from "./deletions.js";
 import { standingConflicts } from "./standingConflicts.js";
 import type { Conflict, DifferingField, MergePlan } from "./mergePlan.js";
@@ -90,9 +91,8 @@ function compareRecord(
 ): void {
   const order = compareRevisions(revisionOf(own), revisionOf(other));
   // What a dated record replaces is settled with all that hangs together with it.
-  const isDated = (DATED_SECTIONS as readonly Section[]).includes(section);
   const all = differingFields(own, other);
-  const fields = isDated ? all.filter(({ name }) => name !== "replaces") : all;
+  const fields = isDated(section) ? all.filter(({ name }) => name !== "replaces") : all;
   if (all.length === 0) {
     const joined = withRevision(own, joinedRevisions(revisionOf(own), revisionOf(other)));
     if (order === "before" || order === "apart") parts.joined.push(change(joined));

@@ -1,5 +1,6 @@
 import { isEqual } from "es-toolkit";
-import type { Book, RecordOf } from "../book/book.js";
+import type { Book } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import { applyChange, type Change, type FieldChange, type RecordChange } from "../book/change.js";
 import type { DatedRecord } from "../book/dated.js";
 import type { BookIssue } from "../book/issue.js";

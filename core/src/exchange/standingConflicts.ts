@@ -1,4 +1,4 @@
-import type { RecordOf } from "../book/book.js";
+import type { RecordOf } from "../book/recordSchemas.js";
 import { supersededIds } from "../book/currentRecords.js";
 import type { MeterChange } from "../book/meterChange.js";
 import type { Sections } from "../book/numbered.js";

@@ -7,6 +7,7 @@ import {
   machineBookOf,
   machinePlateOf,
   numbered,
+  PICTURED_SECTIONS,
   referenceIssues,
   RULE_SECTIONS,
   SECTIONS,
@@ -52,7 +53,7 @@ import { machinesNamed } from "./machinesNamed.js";
 import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
-import { hashesIn, PICTURED_SECTIONS, possibleHashes } from "./pictureHashes.js";
+import { hashesIn, possibleHashes } from "./pictureHashes.js";
 import { stamped } from "./stamped.js";
 import { follows } from "./storedBoard.js";
 

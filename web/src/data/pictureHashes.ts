@@ -1,15 +1,7 @@
-import type { Picture, RecordOf, Section } from "@yonderfell/core";
-
-/** The sections whose records may refer to pictures. */
-export const PICTURED_SECTIONS = [
-  "machines",
-  "servicePoints",
-] as const satisfies readonly Section[];
+import type { Picture, PicturedSection, RecordOf } from "@yonderfell/core";
 
 /** The hashes of the pictures that records refer to. */
-export function hashesIn(
-  records: readonly RecordOf[(typeof PICTURED_SECTIONS)[number]][],
-): string[] {
+export function hashesIn(records: readonly RecordOf[PicturedSection][]): string[] {
   return records.flatMap((record) =>
     ((record.pictures ?? []) as readonly Picture[]).map((picture) => picture.hash),
   );

@@ -1,6 +1,7 @@
+import { PICTURED_SECTIONS } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
 import { tableOf } from "./bookSlices.js";
-import { hashesIn, PICTURED_SECTIONS, possibleHashes } from "./pictureHashes.js";
+import { hashesIn, possibleHashes } from "./pictureHashes.js";
 
 /** The hashes of all pictures that records refer to, within the running transaction. */
 export async function hashesInUse(database: BookDatabase): Promise<Set<string>> {

@@ -9,7 +9,7 @@ import {
   referenceIssues,
   RULE_SECTIONS,
   SECTIONS,
-  SHARED_SECTIONS,
+  isShared,
   sharedReferences,
   type Book,
   type BookIssue,
@@ -134,9 +134,6 @@ async function sharedContradiction(
   }
   return null;
 }
-
-const isShared = (section: Section): boolean =>
-  (SHARED_SECTIONS as readonly Section[]).includes(section);
 
 /** Writes a change and its journal line within the running transaction; answers the line's number and the machines it moves. */
 export async function writeChange(

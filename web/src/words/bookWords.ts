@@ -1,40 +1,25 @@
-import { dayOf, type Section } from "@yonderfell/core";
+import { DECLARED, dayOf, SECTIONS, type Section } from "@yonderfell/core";
 import type { BookSummary } from "../work/bookSummary.js";
 import { currentDay } from "../app/today.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
 import { meterName } from "./limitWords.js";
 
-const NOUNS: Readonly<Record<Section, readonly [string, string]>> = {
-  machines: ["machine", "machines"],
-  tasks: ["task", "tasks"],
-  entries: ["entry", "entries"],
-  readings: ["reading", "readings"],
-  meterChanges: ["meter change", "meter changes"],
-  fluids: ["fluid", "fluids"],
-  servicePoints: ["service point", "service points"],
-  specifications: ["specification", "specifications"],
-  fitments: ["fitment", "fitments"],
-  visits: ["visit", "visits"],
-  journeys: ["journey", "journeys"],
-  parts: ["part", "parts"],
-  products: ["product", "products"],
-  people: ["person", "people"],
-  bays: ["bay", "bays"],
-  places: ["place", "places"],
-};
+/** What is told first, of whatever else there is: what stands in every book. */
+const FIRST: readonly Section[] = ["machines", "tasks", "entries", "readings"];
 /** The sections in the order in which they are told. */
-export const SECTION_ORDER = Object.keys(NOUNS) as readonly Section[];
+export const SECTION_ORDER: readonly Section[] = [...new Set([...FIRST, ...SECTIONS])];
 
 /** What one record of a section is called. */
 export function sectionNoun(section: Section): string {
-  return NOUNS[section][0];
+  return DECLARED[section].one;
 }
 
 /** How many records of each kind, those of none left out: `3 machines, 28 tasks`. */
 export function countsWords(counts: Readonly<Partial<Record<Section, number>>>): string {
   const parts = SECTION_ORDER.flatMap((section) => {
     const count = counts[section] ?? 0;
-    return count > 0 ? [counted(count, ...NOUNS[section])] : [];
+    const { one, many } = DECLARED[section];
+    return count > 0 ? [counted(count, one, many)] : [];
   });
   return parts.length === 0 ? "nothing yet" : parts.join(", ");
 }

@@ -1,5 +1,5 @@
 import {
-  DATED_SECTIONS,
+  isDated,
   dayOf,
   describeIssue,
   differingFields,
@@ -83,9 +83,6 @@ export function namesOf(
 
 const textIn = (fields: Readonly<Record<string, unknown>>, key: string): string =>
   typeof fields[key] === "string" ? fields[key] : "";
-
-const isDated = (section: Section): boolean =>
-  (DATED_SECTIONS as readonly Section[]).includes(section);
 
 /** A record in a line: what it is, of which machine, of which day. */
 export function recordWords(section: Section, record: object, names: Names): string {

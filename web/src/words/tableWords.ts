@@ -1,6 +1,6 @@
 import {
   CSV_COLUMNS,
-  DATED_SECTIONS,
+  isDated,
   dayOf,
   type CsvDoubt,
   type CsvItem,
@@ -160,11 +160,12 @@ export function tableFollowUpsWords({ names, count, machines }: ShownFollowUps):
 /** What was written, section by section: `12 machines, 10 readings, 2 entries corrected`. */
 export function writtenWords(written: readonly WrittenRecords[]): string {
   const parts = inOrder(written).flatMap(({ section, added, changed }) => {
-    const isDated = (DATED_SECTIONS as readonly string[]).includes(section);
     const said: string[] = [];
     if (added > 0) said.push(countsWords({ [section]: added }));
     if (changed > 0) {
-      said.push(`${countsWords({ [section]: changed })} ${isDated ? "corrected" : "changed"}`);
+      said.push(
+        `${countsWords({ [section]: changed })} ${isDated(section) ? "corrected" : "changed"}`,
+      );
     }
     return said;
   });

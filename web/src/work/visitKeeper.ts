@@ -5,7 +5,7 @@ import {
   visitsOfMachine,
   planningOf,
   settingsOf,
-  SHARED_SECTIONS,
+  isShared,
   usualRate,
   workHoursOf,
   type Book,
@@ -168,12 +168,11 @@ function lastNumber({ entries }: MachineBook): number | null {
 
 /** Whether a change may move the visits of every machine, or adds or takes away one. */
 function movesAll({ change }: JournalLine): boolean {
-  const shared: readonly Section[] = SHARED_SECTIONS;
   return (
     settingsMoved(change, ["dueWithinDays", "leadDays", "staleAfterDays", "planning"]) ||
     change.records.some(
       ({ section, before, after }) =>
-        shared.includes(section) || (section === "machines" && (before === null || after === null)),
+        isShared(section) || (section === "machines" && (before === null || after === null)),
     )
   );
 }

@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "../../book/book.js";
+import type { Book } from "../../book/book.js";
+import type { RecordOf } from "../../book/recordSchemas.js";
 import { referenceIssues } from "../../book/references.js";
 import type { Reading } from "../../book/reading.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";

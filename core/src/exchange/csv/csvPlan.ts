@@ -1,4 +1,5 @@
-import type { Book, RecordOf } from "../../book/book.js";
+import type { Book } from "../../book/book.js";
+import type { RecordOf } from "../../book/recordSchemas.js";
 import type { Change, RecordChange } from "../../book/change.js";
 import type { PersonId, PlaceId } from "../../book/ids.js";
 import type { Reading } from "../../book/reading.js";

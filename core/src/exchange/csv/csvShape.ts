@@ -1,4 +1,4 @@
-import type { RecordOf } from "../../book/book.js";
+import type { RecordOf } from "../../book/recordSchemas.js";
 import type { MeterId } from "../../book/ids.js";
 import type { IssuePath } from "../../book/issue.js";
 import type { CsvCells } from "./csvCells.js";

@@ -1,11 +1,12 @@
-import type { Book, RecordOf } from "../../book/book.js";
-import { RECORD_SCHEMAS } from "../../book/book.js";
+import type { Book } from "../../book/book.js";
+import type { RecordOf } from "../../book/recordSchemas.js";
+import { RECORD_SCHEMAS } from "../../book/recordSchemas.js";
 import type { DatedRecord } from "../../book/dated.js";
 import { supersededIds } from "../../book/currentRecords.js";
 import type { MachineId, ReadingId, TaskId } from "../../book/ids.js";
 import { issuesOf } from "../../book/issuesOf.js";
 import type { IssuePath } from "../../book/issue.js";
-import { DATED_SECTIONS } from "../../book/sections.js";
+import { isDated } from "../../book/sections.js";
 import type { Reading } from "../../book/reading.js";
 import type { Task } from "../../book/task.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
@@ -103,7 +104,7 @@ class RecordReader {
     private readonly context: CsvContext,
   ) {
     this.shape = csvShape(kind);
-    this.isDated = (DATED_SECTIONS as readonly string[]).includes(kind);
+    this.isDated = isDated(kind);
     this.fluids = new Map((book.fluids ?? []).map(({ id, machine }) => [id, machine]));
     this.figures = new KnownFigures(book);
     const records: readonly AnyRecord[] = book[kind] ?? [];

@@ -1,4 +1,12 @@
-import { choicesOf, isEmptyPlan, type Side } from "@yonderfell/core";
+import {
+  choicesOf,
+  DECLARED,
+  isEmptyPlan,
+  REFERRED_SECTIONS,
+  type RuleSection,
+  type Section,
+  type Side,
+} from "@yonderfell/core";
 import { Handshake } from "lucide-react";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
@@ -16,8 +24,10 @@ import { exchange } from "../../work/exchangeClient.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
 
-/** The sections whose records others refer to. */
-const NAMED = ["people", "places", "bays", "parts", "products", "fluids", "servicePoints"] as const;
+/** What others refer to and the board does not name. */
+const NAMED = REFERRED_SECTIONS.filter(
+  (section): section is Exclude<Section, RuleSection> => DECLARED[section].part !== "rules",
+);
 
 type Choices = ReadonlyMap<string, Side>;
 
