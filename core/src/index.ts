@@ -41,6 +41,8 @@ export * from "./book/entry.js";
 export * from "./book/boardView.js";
 export * from "./book/settings.js";
 export * from "./book/sections.js";
+export * from "./book/refers.js";
+export * from "./book/sectionWords.js";
 export * from "./book/recordSchemas.js";
 export * from "./book/book.js";
 export * from "./book/result.js";

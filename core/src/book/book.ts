@@ -2,12 +2,13 @@ import { z } from "zod";
 import { textField } from "./fields.js";
 import { RECORD_SCHEMAS, type RecordOf } from "./recordSchemas.js";
 import { removedSchema, type Removed } from "./removedSchema.js";
-import { BOOK_FORMAT, BOOK_VERSION, DECLARED, SECTIONS, type Section } from "./sections.js";
+import { BOOK_FORMAT, BOOK_VERSION, SECTIONS, type Section } from "./sections.js";
+import { SECTION_WORDS } from "./sectionWords.js";
 import { settingsSchema } from "./settingsSchema.js";
 
 /** What a section holds, in words: `a list of meter changes`. */
 export function listWords(section: Section): string {
-  return `a list of ${DECLARED[section].many}`;
+  return `a list of ${SECTION_WORDS[section][1]}`;
 }
 
 const lists = Object.fromEntries(

@@ -5,18 +5,17 @@ import type { Machine } from "./machine.js";
 import { ownerOf } from "./ownerOf.js";
 import { capacityIssues, stopIssues } from "./recordIssues.js";
 import type { RecordOf } from "./recordSchemas.js";
+import { REFERRED_SECTIONS, type ReferredTo } from "./refers.js";
 import { ownReferences, sharedReferences, type FoundReference } from "./referencesIn.js";
 import {
   DATED_SECTIONS,
-  DECLARED,
   OWNED_SECTIONS,
-  REFERRED_SECTIONS,
   SECTIONS,
   SHARED_SECTIONS,
   type DatedSection,
   type OwnedSection,
-  type ReferredTo,
 } from "./sections.js";
+import { SECTION_WORDS } from "./sectionWords.js";
 import type { Task } from "./task.js";
 
 type RecordOwner = OwnedSection | "machines";
@@ -112,9 +111,9 @@ function namedIssues(book: Book, section: RecordOwner, names: Names): BookIssue[
 
 /** What an id should be the id of: `the id of a task of machine "bus"`. */
 function ofMachine(to: ReferredTo, machine: string): string {
-  if (to === "machines") return "the id of a machine";
   const of = `of machine ${quoted(machine)}`;
-  return to === "meters" ? `a meter ${of}` : `the id of a ${DECLARED[to].one} ${of}`;
+  if (to === "pictures") return "a picture";
+  return to === "meters" ? `a meter ${of}` : `the id of a ${SECTION_WORDS[to][0]} ${of}`;
 }
 
 function duplicatesIn(ids: readonly string[], pathOf: (index: number) => IssuePath): BookIssue[] {

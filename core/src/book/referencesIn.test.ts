@@ -1,13 +1,12 @@
 import { bookOf, task } from "../../test/books.js";
 import { readBookData } from "./readBook.js";
 import type { RecordOf } from "./recordSchemas.js";
-import { ownReferences, sharedReferences } from "./referencesIn.js";
+import { PICTURED_SECTIONS, REFERRED_SECTIONS } from "./refers.js";
+import { ownReferences, pictureHashes, sharedReferences } from "./referencesIn.js";
 import { ownerOf } from "./ownerOf.js";
 import {
   DATED_SECTIONS,
-  PICTURED_SECTIONS,
   PLATE_SECTIONS,
-  REFERRED_SECTIONS,
   RULE_SECTIONS,
   SECTIONS,
   SHARED_SECTIONS,
@@ -57,6 +56,13 @@ test("shared records that are referred to are told apart from those of the machi
   expect(ownReferences("fitments", fitment)).toEqual([
     { to: "tasks", id: "oil", path: ["tasks", 0] },
   ]);
+});
+
+test("the pictures of a record are told by their hashes", () => {
+  const pictures = [{ hash: "aa" }, { hash: "bb" }];
+  const point = { fluid: "oil", pictures } as unknown as RecordOf["servicePoints"];
+  expect(pictureHashes("servicePoints", point)).toEqual(["aa", "bb"]);
+  expect(ownReferences("servicePoints", point)).toHaveLength(1);
 });
 
 test("a record belongs to the machine it names, a machine to itself, a shared one to none", () => {

@@ -1,13 +1,7 @@
 import type { IssuePath } from "./issue.js";
 import type { RecordOf } from "./recordSchemas.js";
-import {
-  DECLARED,
-  isShared,
-  SECTIONS,
-  type ReferredTo,
-  type Section,
-  type SharedSection,
-} from "./sections.js";
+import { REFERS, type ReferredTo } from "./refers.js";
+import { isShared, SECTIONS, type Section, type SharedSection } from "./sections.js";
 
 /** An id in a record that is the id of something else. */
 export interface FoundReference {
@@ -63,19 +57,22 @@ function stepsFrom(steps: readonly string[], at: number, to: ReferredTo): Step {
 
 function stepsOf(section: Section, isWanted: (to: ReferredTo) => boolean): readonly Step[] {
   const declared: readonly (readonly [string, ReferredTo | null])[] = Object.entries(
-    DECLARED[section].refers,
+    REFERS[section],
   );
   return declared.flatMap(([at, to]) =>
     to !== null && isWanted(to) ? [stepsFrom(at.split("."), 0, to)] : [],
   );
 }
 
-const isOfTheShared = (to: ReferredTo): to is SharedSection => to !== "meters" && isShared(to);
+const isPicture = (to: ReferredTo): to is "pictures" => to === "pictures";
+const isOfTheShared = (to: ReferredTo): to is SharedSection =>
+  !isPicture(to) && to !== "meters" && isShared(to);
 
 const stepsOfAll = (isWanted: (to: ReferredTo) => boolean): ReadonlyMap<Section, readonly Step[]> =>
   new Map(SECTIONS.map((section) => [section, stepsOf(section, isWanted)]));
-const OWN = stepsOfAll((to) => !isOfTheShared(to));
+const OWN = stepsOfAll((to) => !isOfTheShared(to) && !isPicture(to));
 const SHARED = stepsOfAll(isOfTheShared);
+const PICTURES = stepsOfAll(isPicture);
 
 function walk(steps: readonly Step[], record: object): FoundReference[] {
   const found: FoundReference[] = [];
@@ -98,4 +95,12 @@ export function sharedReferences<S extends Section>(
 ): readonly SharedReference[] {
   const found = walk(SHARED.get(section) ?? [], record);
   return found.map(({ to, id, path }) => ({ section: to as SharedSection, id, path }));
+}
+
+/** The hashes of the pictures that a record holds, as they are declared. */
+export function pictureHashes<S extends Section>(
+  section: S,
+  record: RecordOf[S],
+): readonly string[] {
+  return walk(PICTURES.get(section) ?? [], record).map(({ id }) => id);
 }

@@ -1,20 +1,17 @@
 import { Dexie, type EntityTable, type Table, type Transaction } from "dexie";
-import type { BoardMachine, RecordOf, Section } from "@yonderfell/core";
+import type { BoardMachine, RecordOf, SharedSection } from "@yonderfell/core";
 import type { Draft, JournalLine } from "./bookStorage.js";
 import type { StoredPicture } from "./picture.js";
-import { machinesNamed } from "./machinesNamed.js";
+import type { Page } from "./page.js";
 
-/** A record as stored: itself, and what it is looked up by. */
-export interface Row<S extends Section = Section> {
+/** The sections that have a row for each record; those of machines are kept in pages. */
+export type RowSection = SharedSection | "machines";
+
+/** A machine or a shared record as stored: itself, and what it is looked up by. */
+export interface Row<S extends RowSection = RowSection> {
   readonly id: string;
   /** Its place in the section, so that a file keeps its order. */
   readonly place: number;
-  readonly machine: string;
-  readonly date: string;
-  /** The record it replaces; empty where none. */
-  readonly replaces: string;
-  /** 1 where the record it replaces is of another machine; absent otherwise, so that the index holds only those. */
-  readonly crosses?: 1;
   /** The shared records it refers to, as `section id`; absent where there are none. */
   readonly refers?: readonly string[];
   readonly record: RecordOf[S];
@@ -51,24 +48,31 @@ const SECTIONS_SINCE_3 = {
 const SECTIONS_SINCE_4 = { visits: ROW_KEYS } as const;
 const SECTIONS_SINCE_5 = { journeys: ROW_KEYS } as const;
 
+const PAGE_KEYS = "[machine+section+page], [section+count], newest, *refers";
+const WITHOUT_ROWS_SINCE_6 = {
+  readings: null,
+  meterChanges: null,
+  tasks: null,
+  entries: null,
+  fluids: null,
+  servicePoints: null,
+  specifications: null,
+  fitments: null,
+  visits: null,
+  journeys: null,
+} as const;
+
+/** The code that brings an older database forward: fetched only where there is one, while its transaction waits. */
+const older = () => Dexie.waitFor(import("./olderVersions.js"));
+
+const setAside = (transaction: Transaction, sections: object): PromiseLike<void> =>
+  older().then(({ setAsideUnread }) => setAsideUnread(transaction, Object.keys(sections)));
+
 /** The database of one book. */
 export class BookDatabase extends Dexie {
   readonly machines!: Table<Row<"machines">, string>;
-  readonly readings!: Table<Row<"readings">, string>;
-  readonly meterChanges!: Table<Row<"meterChanges">, string>;
-  readonly tasks!: Table<Row<"tasks">, string>;
-  readonly entries!: Table<Row<"entries">, string>;
-  readonly fluids!: Table<Row<"fluids">, string>;
-  readonly servicePoints!: Table<Row<"servicePoints">, string>;
-  readonly specifications!: Table<Row<"specifications">, string>;
-  readonly fitments!: Table<Row<"fitments">, string>;
-  readonly parts!: Table<Row<"parts">, string>;
-  readonly products!: Table<Row<"products">, string>;
-  readonly people!: Table<Row<"people">, string>;
-  readonly bays!: Table<Row<"bays">, string>;
-  readonly places!: Table<Row<"places">, string>;
-  readonly visits!: Table<Row<"visits">, string>;
-  readonly journeys!: Table<Row<"journeys">, string>;
+  /** What belongs to machines, packed. */
+  readonly pages!: Table<Page, [string, string, number]>;
   readonly pictures!: EntityTable<StoredPicture, "hash">;
   readonly journal!: EntityTable<JournalLine, "seq">;
   readonly drafts!: EntityTable<Draft, "key">;
@@ -98,44 +102,22 @@ export class BookDatabase extends Dexie {
         board: "machine, place",
         boardFacts: "key",
       })
-      .upgrade(async (transaction) => {
-        // Not as other ids: this is part of the first load, and a page may not be served securely.
-        const name = crypto.getRandomValues(new Uint32Array(4));
-        await transaction.table("facts").put({ key: "copy", value: [...name].join("-") });
-        await transaction
-          .table<JournalLine>("journal")
-          .toCollection()
-          .modify((line, at) => {
-            at.value = { ...line, machines: [...machinesNamed(line.change)] };
-          });
-      });
+      .upgrade((transaction) => older().then(({ toVersion2 }) => toVersion2(transaction)));
     // Plates, parts and people are records now.
     this.version(3)
       .stores({ machines: REFERRING_KEYS, ...SECTIONS_SINCE_3, pictures: "hash" })
-      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_3)));
+      .upgrade((transaction) => setAside(transaction, SECTIONS_SINCE_3));
     // Visits are records now.
     this.version(4)
       .stores(SECTIONS_SINCE_4)
-      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_4)));
+      .upgrade((transaction) => setAside(transaction, SECTIONS_SINCE_4));
     // Journeys are records now.
     this.version(5)
       .stores(SECTIONS_SINCE_5)
-      .upgrade((transaction) => setAsideUnread(transaction, Object.keys(SECTIONS_SINCE_5)));
+      .upgrade((transaction) => setAside(transaction, SECTIONS_SINCE_5));
+    // What belongs to machines is packed; the rows go in the same transaction, once they are proved to be in the pages.
+    this.version(6)
+      .stores({ ...WITHOUT_ROWS_SINCE_6, pages: PAGE_KEYS })
+      .upgrade((transaction) => older().then(({ packRows }) => packRows(transaction)));
   }
-}
-
-/** Keeps what stood in the head under the names of new sections as it was, under names that say it was never looked at. */
-async function setAsideUnread(
-  transaction: Transaction,
-  sections: readonly string[],
-): Promise<void> {
-  const facts = transaction.table<Fact>("facts");
-  const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;
-  const unread = Object.keys(head ?? {}).filter((key) => sections.includes(key));
-  if (unread.length === 0) return;
-  const renamed = Object.entries(head ?? {}).map(([key, value]) => [
-    unread.includes(key) ? `${key} (not read)` : key,
-    value,
-  ]);
-  await facts.put({ key: "head", value: Object.fromEntries(renamed) });
 }

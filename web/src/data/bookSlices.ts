@@ -1,29 +1,29 @@
 import {
   DATED_SECTIONS,
-  PLANNED_SECTIONS,
-  PLATE_SECTIONS,
-  SHARED_SECTIONS,
-  chainFrom,
   dependOnProducts,
-  type DatedRecord,
+  OWNED_SECTIONS,
   type DatedSection,
   type MachineBook,
   type MachineId,
-  type MachinePlate,
-  type PlannedSection,
-  type SharedBook,
+  type OwnedSection,
   type RecordOf,
   type Section,
 } from "@yonderfell/core";
-import type { Table } from "dexie";
-import type { BookDatabase, Row } from "./bookDatabase.js";
+import { Dexie, type PromiseExtended, type Table } from "dexie";
+import type { BookDatabase, Row, RowSection } from "./bookDatabase.js";
+import { unpacked, type Held, type Page } from "./page.js";
 
-/** The table of a section. */
-export function tableOf<S extends Section>(
+/** The table of a section that has a row for each record. */
+export function tableOf<S extends RowSection>(
   database: BookDatabase,
   section: S,
 ): Table<Row<S>, string> {
   return database.table(section);
+}
+
+/** Whether the records of a section belong to machines and are kept in pages. */
+export function isOwned(section: Section): section is OwnedSection {
+  return (OWNED_SECTIONS as readonly Section[]).includes(section);
 }
 
 /** Everything of the file that is not a section of records. */
@@ -31,27 +31,70 @@ export async function headOf(database: BookDatabase): Promise<Record<string, unk
   return ((await database.facts.get("head"))?.value ?? {}) as Record<string, unknown>;
 }
 
-type CrossingRows = Readonly<Record<DatedSection, readonly Row[]>>;
+/** The machines with a record that replaces one of another, or is replaced so; mostly none. */
+export async function crossingMachines(database: BookDatabase): Promise<readonly MachineId[]> {
+  return ((await database.facts.get("crossing"))?.value ?? []) as readonly MachineId[];
+}
 
-/** The rows that cross from one machine to another, with all they go back to; mostly none. */
-async function crossingRows(database: BookDatabase): Promise<CrossingRows> {
-  const found: Record<DatedSection, Row[]> = { readings: [], meterChanges: [], entries: [] };
-  for (const section of DATED_SECTIONS) {
-    const table = tableOf<DatedSection>(database, section);
-    const crossing = await table.where("crosses").equals(1).toArray();
-    if (crossing.length === 0) continue;
-    const replacing = await table.where("replaces").above("").toArray();
-    const ids = replacing.map((row) => row.replaces);
-    const replaced = (await table.bulkGet(ids)).flatMap((row) => row ?? []);
-    const byId = new Map([...replacing, ...replaced].map((row) => [row.id, row]));
-    const records = new Map<string, DatedRecord>();
-    for (const row of byId.values()) records.set(row.id, row.record);
-    const chains = crossing.flatMap((row) =>
-      chainFrom<DatedRecord>(row.record, (id) => records.get(id)).map((record) => record.id),
-    );
-    found[section] = [...new Set(chains)].flatMap((id) => byId.get(id) ?? []);
+/** The pages of one section of a machine, within the running transaction. */
+export function pagesIn(
+  database: BookDatabase,
+  machine: MachineId,
+  section: OwnedSection,
+): PromiseExtended<Page[]> {
+  const { minKey, maxKey } = Dexie;
+  return database.pages
+    .where("[machine+section+page]")
+    .between([machine, section, minKey], [machine, section, maxKey])
+    .toArray();
+}
+
+/** The pages of one section of all machines, within the running transaction. */
+export function pagesOfAll(database: BookDatabase, section: OwnedSection): PromiseExtended<Page[]> {
+  const { minKey, maxKey } = Dexie;
+  return database.pages
+    .where("[section+count]")
+    .between([section, minKey], [section, maxKey])
+    .toArray();
+}
+
+const recordsOf = <S extends OwnedSection>(held: readonly Held<S>[]): RecordOf[S][] =>
+  held.map(([, record]) => record);
+
+/**
+ * What one section of a machine holds, in order, within the running transaction. No async function:
+ * several of these that are waited for together would lose the transaction.
+ */
+function heldBy<S extends OwnedSection>(
+  database: BookDatabase,
+  machine: MachineId,
+  section: S,
+): PromiseLike<Held<S>[]> {
+  return pagesIn(database, machine, section).then((pages) => unpacked<S>(pages));
+}
+
+/** The records of one section of a machine; no async function, for the same reason. */
+export function readOwn<S extends OwnedSection>(
+  database: BookDatabase,
+  machine: MachineId,
+  section: S,
+): PromiseLike<RecordOf[S][]> {
+  return heldBy(database, machine, section).then(recordsOf);
+}
+
+/** All records of a section in the order of the file, within the running transaction. */
+export async function readSection<S extends Section>(
+  database: BookDatabase,
+  section: S,
+): Promise<RecordOf[S][]> {
+  if (isOwned(section)) {
+    const held = unpacked(await pagesOfAll(database, section));
+    return recordsOf(held) as RecordOf[S][];
   }
-  return found;
+  // Read as they lie and put in order here: by an index each would be looked up by itself.
+  const rows = await tableOf(database, section).toArray();
+  rows.sort((one, other) => one.place - other.place);
+  return rows.map((row) => row.record) as RecordOf[S][];
 }
 
 /** Reads the parts of machines within the running transaction; machines that are not there are left out. */
@@ -59,30 +102,39 @@ export async function readMachineBooks(
   database: BookDatabase,
   ids: readonly MachineId[],
 ): Promise<MachineBook[]> {
-  const crossing = await crossingRows(database);
-  const own = async <S extends Section>(section: S, id: MachineId): Promise<RecordOf[S][]> => {
-    const rows = await tableOf(database, section).where("machine").equals(id).toArray();
-    const others = section in crossing ? crossing[section as DatedSection] : [];
-    const foreign = others.filter((row) => row.machine !== id) as unknown as Row<S>[];
-    return [...rows, ...foreign]
-      .sort((one, other) => one.place - other.place)
-      .map((row) => row.record);
-  };
-  const books = await Promise.all(
-    ids.map(async (id): Promise<MachineBook | null> => {
-      const machine = (await database.machines.get(id))?.record;
-      if (machine === undefined) return null;
-      const [tasks, readings, meterChanges, entries] = await Promise.all([
-        own("tasks", id),
-        own("readings", id),
-        own("meterChanges", id),
-        own("entries", id),
-      ]);
-      const inside = dependOnProducts(tasks) ? await readInside(database, id) : {};
-      return { machines: [machine], tasks, readings, meterChanges, entries, ...inside };
-    }),
+  const crossing = await crossingMachines(database);
+  // Fetched only where there are any, while the transaction waits.
+  const foreign =
+    crossing.length === 0
+      ? null
+      : await Dexie.waitFor(import("./crossingRecords.js")).then(({ crossingHeld }) =>
+          crossingHeld(database, crossing),
+        );
+  const dated = <S extends DatedSection>(section: S, id: MachineId): PromiseLike<RecordOf[S][]> =>
+    heldBy(database, id, section).then((held) => {
+      const others = (foreign?.get(section) ?? []) as readonly Held<S>[];
+      const those = others.filter(([, { machine }]) => machine !== id);
+      if (those.length === 0) return recordsOf(held);
+      return recordsOf([...held, ...those].sort(([one], [other]) => one - other));
+    });
+  const rows = await database.machines.bulkGet([...ids]);
+  const read = await Promise.all(
+    ids.flatMap((id) => [
+      readOwn(database, id, "tasks"),
+      ...DATED_SECTIONS.map((section) => dated(section, id)),
+    ]),
   );
-  return books.filter((book) => book !== null);
+  const books: MachineBook[] = [];
+  for (const [index, row] of rows.entries()) {
+    if (row === undefined) continue;
+    const from = index * (1 + DATED_SECTIONS.length);
+    const tasks = read[from] as MachineBook["tasks"];
+    const records = DATED_SECTIONS.map((section, at) => [section, read[from + 1 + at]]);
+    const inside = dependOnProducts(tasks) ? await readInside(database, row.record.id) : {};
+    const own = Object.fromEntries(records) as Pick<MachineBook, DatedSection>;
+    books.push({ machines: [row.record], tasks, ...own, ...inside });
+  }
+  return books;
 }
 
 /** The fluids of a machine and the products in them, within the running transaction. */
@@ -90,59 +142,8 @@ async function readInside(
   database: BookDatabase,
   id: MachineId,
 ): Promise<Pick<MachineBook, "fluids" | "products">> {
-  const fluids = (await tableOf(database, "fluids").where("machine").equals(id).toArray()).map(
-    (row) => row.record,
-  );
+  const fluids = await readOwn(database, id, "fluids");
   const named = [...new Set(fluids.flatMap(({ product }) => product ?? []))];
   const rows = await tableOf(database, "products").bulkGet(named);
   return { fluids, products: rows.flatMap((row) => row?.record ?? []) };
-}
-
-/** Reads the plates of machines within the running transaction. */
-export async function readPlates(
-  database: BookDatabase,
-  ids: readonly MachineId[],
-): Promise<MachinePlate[]> {
-  return readOwned(database, PLATE_SECTIONS, ids) as Promise<unknown> as Promise<MachinePlate[]>;
-}
-
-/** What is planned for a machine. */
-export type PlannedBook = { readonly [S in PlannedSection]: readonly RecordOf[S][] };
-
-/** Reads what is planned for machines within the running transaction. */
-export async function readPlanned(
-  database: BookDatabase,
-  ids: readonly MachineId[],
-): Promise<PlannedBook[]> {
-  return readOwned(database, PLANNED_SECTIONS, ids) as Promise<unknown> as Promise<PlannedBook[]>;
-}
-
-/** Reads sections of what belongs to machines, machine by machine. */
-async function readOwned(
-  database: BookDatabase,
-  owned: readonly Section[],
-  ids: readonly MachineId[],
-): Promise<Readonly<Partial<Record<Section, readonly RecordOf[Section][]>>>[]> {
-  return Promise.all(
-    ids.map(async (id) => {
-      const sections = await Promise.all(
-        owned.map(async (section) => {
-          const rows = await tableOf(database, section).where("machine").equals(id).sortBy("place");
-          return [section, rows.map((row) => row.record)] as const;
-        }),
-      );
-      return Object.fromEntries(sections);
-    }),
-  );
-}
-
-/** Reads what belongs to no one machine, and the machines, within the running transaction. */
-export async function readShared(database: BookDatabase): Promise<SharedBook> {
-  const sections = await Promise.all(
-    (["machines", ...SHARED_SECTIONS] as const).map(async (section) => {
-      const rows = await tableOf<Section>(database, section).orderBy("place").toArray();
-      return [section, rows.map((row) => row.record)] as const;
-    }),
-  );
-  return Object.fromEntries(sections) as unknown as SharedBook;
 }

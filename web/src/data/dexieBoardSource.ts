@@ -1,5 +1,5 @@
 import {
-  SECTIONS,
+  SHARED_SECTIONS,
   settingsOf,
   type Book,
   type Machine,
@@ -11,7 +11,7 @@ import {
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { BookDatabase } from "./bookDatabase.js";
-import { headOf, readMachineBooks, tableOf } from "./bookSlices.js";
+import { headOf, readMachineBooks, readSection, tableOf } from "./bookSlices.js";
 import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
 import { follows } from "./storedBoard.js";
 
@@ -53,9 +53,8 @@ export class DexieBoardSource implements BoardSource {
   }
 
   async list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {
-    // Read as they lie and put in order here: by an index each would be looked up by itself.
-    const rows = await tableOf(this.database, section).toArray();
-    return rows.sort((one, other) => one.place - other.place).map((row) => row.record);
+    const { database } = this;
+    return database.transaction("r", this.records(), () => readSection(database, section));
   }
 
   async lastSeq(): Promise<number> {
@@ -102,6 +101,7 @@ export class DexieBoardSource implements BoardSource {
 
   /** The tables of the book's records. */
   protected records(): Table[] {
-    return SECTIONS.map((section) => tableOf(this.database, section) as Table);
+    const { machines, pages, facts } = this.database;
+    return [machines, pages, facts, ...SHARED_SECTIONS.map((one) => tableOf(this.database, one))];
   }
 }

@@ -1,6 +1,5 @@
 import {
   EMPTY_PLATE,
-  SECTIONS,
   success,
   type Book,
   type Change,
@@ -16,7 +15,7 @@ import {
   type SharedBook,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
-import { readMachineBooks, readPlates, readShared, tableOf } from "./bookSlices.js";
+import { readMachineBooks } from "./bookSlices.js";
 import type {
   BookStorage,
   ChangeRefusal,
@@ -33,12 +32,11 @@ import type {
 } from "./bookStorage.js";
 import { DexieBoardSource } from "./dexieBoardSource.js";
 import { changeOfEach, commandEach } from "./eachCommand.js";
-import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 
 /** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
 // eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the type of a module fetched later has no other name
-export const writingCode = async () => import("./writing.js");
+export const writingCode = async () => Promise.resolve(import("./writing.js"));
 
 type WritingCode = Awaited<ReturnType<typeof writingCode>>;
 
@@ -60,21 +58,9 @@ class Refused extends Error {
 
 /** A book in the browser's database. */
 export class DexieStorage extends DexieBoardSource implements BookStorage {
-  async fill(book: Book): Promise<void> {
-    const { database } = this;
-    const { numbered, rowsOf } = await writingCode();
-    const { sections, head, lastRecordSeq } = numbered(book);
-    await database.transaction("rw", database.tables, async () => {
-      if ((await database.facts.get("head")) !== undefined) throw new Error("the store has a book");
-      for (const section of SECTIONS) {
-        await tableOf(database, section).bulkAdd(rowsOf(section, sections[section]));
-      }
-      await database.facts.bulkPut([
-        { key: "head", value: head },
-        { key: "copy", value: newId() },
-        { key: "lastRecordSeq", value: lastRecordSeq },
-      ]);
-    });
+  async fill(book: Book, onWritten?: OnWritten): Promise<void> {
+    const { fillBook } = await writingCode();
+    await fillBook(this.database, book, onWritten);
   }
 
   async machineBook(id: MachineId): Promise<MachineBook | null> {
@@ -83,22 +69,21 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   async plate(id: MachineId): Promise<MachinePlate> {
     const { database } = this;
-    const [plate] = await database.transaction("r", this.records(), async () =>
-      readPlates(database, [id]),
-    );
-    return plate ?? EMPTY_PLATE;
+    const { readPlates } = await writingCode();
+    const read = database.transaction("r", this.records(), () => readPlates(database, [id]));
+    return (await read)[0] ?? EMPTY_PLATE;
   }
 
   async shared(): Promise<SharedBook> {
     const { database } = this;
-    return database.transaction("r", this.records(), async () => readShared(database));
+    const { readShared } = await writingCode();
+    return database.transaction("r", this.records(), () => readShared(database));
   }
 
   async counts(): Promise<Readonly<Record<Section, number>>> {
-    const counts = await Promise.all(
-      SECTIONS.map(async (section) => [section, await tableOf(this.database, section).count()]),
-    );
-    return Object.fromEntries(counts) as Record<Section, number>;
+    const { database } = this;
+    const { countRecords } = await writingCode();
+    return database.transaction("r", this.records(), () => countRecords(database));
   }
 
   async copy(): Promise<string> {
@@ -106,23 +91,15 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async latestEntries(limit: number): Promise<readonly Entry[]> {
-    const { entries } = this.database;
-    const replacing = await entries.where("replaces").above("").toArray();
-    const superseded = new Set(replacing.map((row) => row.replaces));
-    const rows = await entries
-      .orderBy("[date+place]")
-      .reverse()
-      .filter((row) => row.record.void !== true && !superseded.has(row.id))
-      .limit(limit)
-      .toArray();
-    return rows.map((row) => row.record);
+    const { database } = this;
+    const { readLatestEntries } = await writingCode();
+    return database.transaction("r", this.records(), () => readLatestEntries(database, limit));
   }
 
   async everything(): Promise<Book> {
     const { database } = this;
-    const tables = [...this.records(), database.facts];
     const { wholeBook } = await writingCode();
-    return database.transaction("r", tables, () => wholeBook(database));
+    return database.transaction("r", this.records(), () => wholeBook(database));
   }
 
   async perform<Issue>(
@@ -176,7 +153,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     const { database } = this;
     const code = await writingCode();
     return database.transaction("rw", this.written(), async () => {
-      const shared = await readShared(database);
+      const shared = await code.readShared(database);
       return this.run((context) => command(shared, context), surroundings, code);
     });
   }
@@ -258,7 +235,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   /** The tables a change is written to. */
   private written(): Table[] {
-    return [...this.records(), this.database.journal, this.database.facts];
+    return [...this.records(), this.database.journal];
   }
 
   /** The numbers that new records get, within the running transaction. */

@@ -1,6 +1,7 @@
 import {
   applyChange,
   crossingRecords,
+  DECLARED,
   fieldsOf,
   headAfter,
   EMPTY_PLATE,
@@ -8,8 +9,8 @@ import {
   machinePlateOf,
   numbered,
   PICTURED_SECTIONS,
+  pictureHashes,
   referenceIssues,
-  RULE_SECTIONS,
   SECTIONS,
   settingsOf,
   sharedBookOf,
@@ -53,7 +54,7 @@ import { machinesNamed } from "./machinesNamed.js";
 import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
 import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
-import { hashesIn, possibleHashes } from "./pictureHashes.js";
+import { possibleHashes } from "./pictureHashes.js";
 import { stamped } from "./stamped.js";
 import { follows } from "./storedBoard.js";
 
@@ -61,12 +62,10 @@ const EMPTY: Book = { format: "yonderfell-book", version: 1 };
 
 /** A book without the sections that are empty and may be absent. */
 function withoutEmpty(book: Book): Book {
-  const kept: readonly string[] = RULE_SECTIONS;
-  const sections: readonly string[] = SECTIONS;
-  const held = Object.entries(book).filter(
-    ([key, value]: [string, unknown]) =>
-      kept.includes(key) || !sections.includes(key) || (value as readonly unknown[]).length > 0,
-  );
+  const held = new Map<string, unknown>(Object.entries(book));
+  for (const section of SECTIONS) {
+    if (DECLARED[section].part !== "rules" && book[section]?.length === 0) held.delete(section);
+  }
   return Object.fromEntries(held) as unknown as Book;
 }
 
@@ -224,10 +223,8 @@ export class MemoryStorage implements BookStorage {
   }
 
   dropUnusedPictures(keptBefore: string): Promise<number> {
-    const used = this.hashesInUse();
-    for (const held of [...this.journal, ...this.drafts.values()]) {
-      for (const hash of possibleHashes(held)) used.add(hash);
-    }
+    const later = [...this.journal, ...this.drafts.values()].flatMap(possibleHashes);
+    const used = new Set([...this.hashesInUse(), ...later]);
     const unused = [...this.pictures.values()].filter(
       ({ hash, keptAt }) => !used.has(hash) && keptAt < keptBefore,
     );
@@ -292,7 +289,11 @@ export class MemoryStorage implements BookStorage {
   }
 
   private hashesInUse(): Set<string> {
-    return new Set(PICTURED_SECTIONS.flatMap((section) => hashesIn(this.book?.[section] ?? [])));
+    const book = this.book ?? EMPTY;
+    const hashes = PICTURED_SECTIONS.map((section) =>
+      (book[section] ?? []).flatMap((record) => pictureHashes(section, record)),
+    );
+    return new Set(hashes.flat());
   }
 
   private find(section: Section, id: string): unknown {

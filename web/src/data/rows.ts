@@ -1,11 +1,5 @@
 import { sharedReferences, type RecordOf, type Section } from "@yonderfell/core";
-import type { Row } from "./bookDatabase.js";
-
-/** A text field of a record, empty where it has none. */
-export function textOf(record: object, key: string): string {
-  const value = (record as Readonly<Record<string, unknown>>)[key];
-  return typeof value === "string" ? value : "";
-}
+import type { Row, RowSection } from "./bookDatabase.js";
 
 /** A reference to a shared record as it is looked up. */
 export function referenceKey({
@@ -18,32 +12,12 @@ export function referenceKey({
   return `${section} ${id}`;
 }
 
-/** A record as it is stored, with what it is looked up by. `machineReplaced` is that of the record it replaces, null where there is none. */
-export function rowOf<S extends Section>(
+/** A machine or a shared record as it is stored, with what it is looked up by. */
+export function rowOf<S extends RowSection>(
   section: S,
   record: RecordOf[S],
   place: number,
-  machineReplaced: string | null,
 ): Row<S> {
-  const machine = textOf(record, "machine");
-  const refers = sharedReferences(section, record).map(referenceKey);
-  return {
-    id: record.id,
-    place,
-    machine,
-    date: textOf(record, "date"),
-    replaces: textOf(record, "replaces"),
-    ...(machineReplaced !== null && machineReplaced !== machine ? { crosses: 1 as const } : {}),
-    ...(refers.length > 0 ? { refers } : {}),
-    record,
-  };
-}
-
-/** The records of a whole section as they are stored. */
-export function rowsOf<S extends Section>(section: S, records: readonly RecordOf[S][]): Row<S>[] {
-  const machines = new Map<string, string>();
-  for (const record of records) machines.set(record.id, textOf(record, "machine"));
-  return records.map((record, place) =>
-    rowOf<S>(section, record, place, machines.get(textOf(record, "replaces")) ?? null),
-  );
+  const refers = sharedReferences<Section>(section, record).map(referenceKey);
+  return { id: record.id, place, ...(refers.length > 0 ? { refers } : {}), record };
 }

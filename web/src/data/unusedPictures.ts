@@ -1,14 +1,15 @@
-import { PICTURED_SECTIONS } from "@yonderfell/core";
+import { PICTURED_SECTIONS, pictureHashes, type Section } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { tableOf } from "./bookSlices.js";
-import { hashesIn, possibleHashes } from "./pictureHashes.js";
+import { readSection } from "./bookSlices.js";
+import { possibleHashes } from "./pictureHashes.js";
 
 /** The hashes of all pictures that records refer to, within the running transaction. */
 export async function hashesInUse(database: BookDatabase): Promise<Set<string>> {
   const used = new Set<string>();
   for (const section of PICTURED_SECTIONS) {
-    const rows = await tableOf(database, section).toArray();
-    for (const hash of hashesIn(rows.map((row) => row.record))) used.add(hash);
+    for (const record of await readSection<Section>(database, section)) {
+      for (const hash of pictureHashes(section, record)) used.add(hash);
+    }
   }
   return used;
 }

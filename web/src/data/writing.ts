@@ -1,6 +1,9 @@
-/** All that writing to a book needs beyond reading it. */
-export { numbered, takenBack } from "@yonderfell/core";
-export { rowsOf } from "./rows.js";
+/** All that a book needs beyond the reading of its board. */
+export { takenBack } from "@yonderfell/core";
+export { changedElsewhere, contradiction, wholeBook } from "./checkChange.js";
+export { readLatestEntries } from "./latestEntries.js";
+export { countRecords, readPlates, readShared } from "./moreSlices.js";
+export { fillBook } from "./fillBook.js";
 export { stamped } from "./stamped.js";
-export { changedElsewhere, contradiction, wholeBook, writeChange } from "./writeChange.js";
 export { dropUnused, hashesInUse } from "./unusedPictures.js";
+export { writeChange } from "./writeChange.js";

@@ -1,4 +1,4 @@
-import { DECLARED, dayOf, SECTIONS, type Section } from "@yonderfell/core";
+import { dayOf, SECTION_WORDS, SECTIONS, type Section } from "@yonderfell/core";
 import type { BookSummary } from "../work/bookSummary.js";
 import { currentDay } from "../app/today.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
@@ -11,14 +11,14 @@ export const SECTION_ORDER: readonly Section[] = [...new Set([...FIRST, ...SECTI
 
 /** What one record of a section is called. */
 export function sectionNoun(section: Section): string {
-  return DECLARED[section].one;
+  return SECTION_WORDS[section][0];
 }
 
 /** How many records of each kind, those of none left out: `3 machines, 28 tasks`. */
 export function countsWords(counts: Readonly<Partial<Record<Section, number>>>): string {
   const parts = SECTION_ORDER.flatMap((section) => {
     const count = counts[section] ?? 0;
-    const { one, many } = DECLARED[section];
+    const [one, many] = SECTION_WORDS[section];
     return count > 0 ? [counted(count, one, many)] : [];
   });
   return parts.length === 0 ? "nothing yet" : parts.join(", ");

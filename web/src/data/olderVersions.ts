@@ -1,0 +1,34 @@
+import type { Transaction } from "dexie";
+import type { Fact } from "./bookDatabase.js";
+import type { JournalLine } from "./bookStorage.js";
+import { machinesNamed } from "./machinesNamed.js";
+import { newId } from "./newId.js";
+
+export { packRows } from "./packRows.js";
+
+/** Each copy has a name, and journal lines name the machines they touch. */
+export async function toVersion2(transaction: Transaction): Promise<void> {
+  await transaction.table("facts").put({ key: "copy", value: newId() });
+  await transaction
+    .table<JournalLine>("journal")
+    .toCollection()
+    .modify((line, at) => {
+      at.value = { ...line, machines: [...machinesNamed(line.change)] };
+    });
+}
+
+/** Keeps what stood in the head under the names of new sections as it was, under names that say it was never looked at. */
+export async function setAsideUnread(
+  transaction: Transaction,
+  sections: readonly string[],
+): Promise<void> {
+  const facts = transaction.table<Fact>("facts");
+  const head = (await facts.get("head"))?.value as Record<string, unknown> | undefined;
+  const unread = Object.keys(head ?? {}).filter((key) => sections.includes(key));
+  if (unread.length === 0) return;
+  const renamed = Object.entries(head ?? {}).map(([key, value]) => [
+    unread.includes(key) ? `${key} (not read)` : key,
+    value,
+  ]);
+  await facts.put({ key: "head", value: Object.fromEntries(renamed) });
+}
