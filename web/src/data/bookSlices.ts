@@ -9,9 +9,11 @@ import {
   type RecordOf,
   type Section,
 } from "@yonderfell/core";
-import { Dexie, type PromiseExtended, type Table } from "dexie";
-import type { BookDatabase, Row, RowSection } from "./bookDatabase.js";
-import { unpacked, type Held, type Page } from "./page.js";
+import { Dexie, type Table } from "dexie";
+import type { BookDatabase } from "./bookDatabase.js";
+import { unpacked, type Held } from "./page.js";
+import { pagesIn, pagesOfAll } from "./pagesIn.js";
+import type { Row, RowSection } from "./row.js";
 
 /** The table of a section that has a row for each record. */
 export function tableOf<S extends RowSection>(
@@ -34,28 +36,6 @@ export async function headOf(database: BookDatabase): Promise<Record<string, unk
 /** The machines with a record that replaces one of another, or is replaced so; mostly none. */
 export async function crossingMachines(database: BookDatabase): Promise<readonly MachineId[]> {
   return ((await database.facts.get("crossing"))?.value ?? []) as readonly MachineId[];
-}
-
-/** The pages of one section of a machine, within the running transaction. */
-export function pagesIn(
-  database: BookDatabase,
-  machine: MachineId,
-  section: OwnedSection,
-): PromiseExtended<Page[]> {
-  const { minKey, maxKey } = Dexie;
-  return database.pages
-    .where("[machine+section+page]")
-    .between([machine, section, minKey], [machine, section, maxKey])
-    .toArray();
-}
-
-/** The pages of one section of all machines, within the running transaction. */
-export function pagesOfAll(database: BookDatabase, section: OwnedSection): PromiseExtended<Page[]> {
-  const { minKey, maxKey } = Dexie;
-  return database.pages
-    .where("[section+count]")
-    .between([section, minKey], [section, maxKey])
-    .toArray();
 }
 
 const recordsOf = <S extends OwnedSection>(held: readonly Held<S>[]): RecordOf[S][] =>

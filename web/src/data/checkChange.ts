@@ -20,10 +20,11 @@ import {
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines, headOf, isOwned, pagesIn, readSection, tableOf } from "./bookSlices.js";
+import { crossingMachines, headOf, isOwned, readSection, tableOf } from "./bookSlices.js";
 import type { ChangeRefusal } from "./bookStorage.js";
 import { readOwned } from "./moreSlices.js";
 import { unpacked } from "./page.js";
+import { pagesIn } from "./pagesIn.js";
 import { referenceKey } from "./rows.js";
 
 /** A change to more machines than this is checked against the whole book at once. */

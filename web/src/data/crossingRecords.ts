@@ -6,8 +6,8 @@ import {
   type MachineId,
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { pagesIn } from "./bookSlices.js";
 import { unpacked, type Held } from "./page.js";
+import { pagesIn } from "./pagesIn.js";
 
 /** Dated records of a section that cross from one machine to another, with all they go back to, each with its place. */
 export async function crossingIn<S extends DatedSection>(

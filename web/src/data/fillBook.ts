@@ -1,19 +1,16 @@
 import {
-  crossingRecords,
-  DATED_SECTIONS,
   numbered,
   OWNED_SECTIONS,
   SECTIONS,
   type Book,
-  type DatedRecord,
   type MachineId,
   type OwnedSection,
   type RecordOf,
-  type Sections,
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
 import { isOwned, tableOf } from "./bookSlices.js";
 import type { OnWritten } from "./bookStorage.js";
+import { machinesThatCross } from "./machinesThatCross.js";
 import { newId } from "./newId.js";
 import type { Held, Page } from "./page.js";
 import { pagesOf } from "./packing.js";
@@ -34,16 +31,6 @@ export function packedSection(
     else held.push([place, record]);
   }
   return [...byMachine].flatMap(([machine, held]) => pagesOf(machine, section, held));
-}
-
-/** The machines with a record that replaces one of another, or is replaced so. */
-export function machinesThatCross(
-  sections: Pick<Sections, (typeof DATED_SECTIONS)[number]>,
-): MachineId[] {
-  const crossing = DATED_SECTIONS.flatMap((section) =>
-    crossingRecords<DatedRecord>(sections[section]),
-  );
-  return [...new Set(crossing.map(({ machine }) => machine as MachineId))];
 }
 
 /** Writes a whole book into an empty database, in one transaction. */

@@ -1,8 +1,9 @@
 import { supersededIds, type DatedRecord, type Entry, type MachineId } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines, pagesIn } from "./bookSlices.js";
+import { crossingMachines } from "./bookSlices.js";
 import { crossingIn } from "./crossingRecords.js";
 import { unpacked, type Held } from "./page.js";
+import { pagesIn } from "./pagesIn.js";
 
 /** So many pages are looked at together. */
 const PAGES_AT_ONCE = 20;

@@ -1,8 +1,8 @@
 import type { Transaction } from "dexie";
-import type { Fact } from "./bookDatabase.js";
 import type { JournalLine } from "./bookStorage.js";
 import { machinesNamed } from "./machinesNamed.js";
 import { newId } from "./newId.js";
+import type { Fact } from "./row.js";
 
 export { packRows } from "./packRows.js";
 

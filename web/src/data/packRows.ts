@@ -1,10 +1,10 @@
 import type { DatedRecord, MachineId, OwnedSection, RecordOf, Sections } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type { Table, Transaction } from "dexie";
-import type { Fact } from "./bookDatabase.js";
-import { machinesThatCross } from "./fillBook.js";
+import { machinesThatCross } from "./machinesThatCross.js";
 import { unpacked, type Held, type Page } from "./page.js";
 import { pagesOf } from "./packing.js";
+import type { Fact } from "./row.js";
 
 /** A record of a machine as it was stored before pages, up to version 5 of the database. */
 interface RowBefore6 {

@@ -1,5 +1,5 @@
 import { sharedReferences, type RecordOf, type Section } from "@yonderfell/core";
-import type { Row, RowSection } from "./bookDatabase.js";
+import type { Row, RowSection } from "./row.js";
 
 /** A reference to a shared record as it is looked up. */
 export function referenceKey({

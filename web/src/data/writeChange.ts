@@ -12,12 +12,14 @@ import {
   type RecordChange,
   type RecordOf,
 } from "@yonderfell/core";
-import type { BookDatabase, RowSection } from "./bookDatabase.js";
-import { crossingMachines, headOf, isOwned, pagesIn, pagesOfAll, tableOf } from "./bookSlices.js";
+import type { BookDatabase } from "./bookDatabase.js";
+import type { RowSection } from "./row.js";
+import { crossingMachines, headOf, isOwned, tableOf } from "./bookSlices.js";
 import type { OnWritten, Saved } from "./bookStorage.js";
 import { crossingIn } from "./crossingRecords.js";
 import { machinesNamed } from "./machinesNamed.js";
 import { unpacked } from "./page.js";
+import { pagesIn, pagesOfAll } from "./pagesIn.js";
 import { changesByMachine, PackedSection } from "./packing.js";
 import { rowOf } from "./rows.js";
 
