@@ -1,45 +1,9 @@
-import type {
-  BayId,
-  EntryId,
-  FitmentId,
-  FluidId,
-  JourneyId,
-  MachineId,
-  MeterChangeId,
-  MeterId,
-  PartId,
-  PersonId,
-  PlaceId,
-  ProductId,
-  ReadingId,
-  ServicePointId,
-  SpecificationId,
-  TaskId,
-  VisitId,
-} from "./ids.js";
+import type { MeterId } from "./ids.js";
 import type { Known } from "./known.js";
-import type { Section } from "./recordSchemas.js";
+import type { RecordOf, Section } from "./recordSchemas.js";
 
 /** What ids there are: of the records of each section, and of the meters of a machine. */
-interface IdOf extends Readonly<Record<Section | "meters", string>> {
-  readonly machines: MachineId;
-  readonly meters: MeterId;
-  readonly readings: ReadingId;
-  readonly meterChanges: MeterChangeId;
-  readonly tasks: TaskId;
-  readonly entries: EntryId;
-  readonly fluids: FluidId;
-  readonly servicePoints: ServicePointId;
-  readonly specifications: SpecificationId;
-  readonly fitments: FitmentId;
-  readonly visits: VisitId;
-  readonly journeys: JourneyId;
-  readonly parts: PartId;
-  readonly products: ProductId;
-  readonly people: PersonId;
-  readonly bays: BayId;
-  readonly places: PlaceId;
-}
+type IdOf = { readonly [S in Section]: RecordOf[S]["id"] } & { readonly meters: MeterId };
 
 /** What an id is the id of; nothing for a text that is none. */
 type Target<Id extends string> = {
