@@ -1,7 +1,7 @@
 import { supersededIds, type DatedRecord, type Entry, type MachineId } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines } from "./bookSlices.js";
-import { crossingIn } from "./crossingRecords.js";
+import { crossingMachines, heldByAll } from "./bookSlices.js";
+import { crossingOf } from "./crossingRecords.js";
 import { unpacked, type Held } from "./page.js";
 import { pagesIn } from "./pagesIn.js";
 
@@ -20,7 +20,8 @@ export async function readLatestEntries(
 ): Promise<readonly Entry[]> {
   const crossing = await crossingMachines(database);
   // A transaction with nothing asked of it would end here.
-  const crossed = crossing.length === 0 ? [] : await crossingIn(database, "entries", crossing);
+  const crossed =
+    crossing.length === 0 ? [] : crossingOf(await heldByAll(database, crossing, "entries"));
   const foreign = crossed.map(([, record]) => record);
   const looked = new Set<string>();
   let found: HeldEntry[] = [];
