@@ -45,33 +45,12 @@ const recordsOf = <S extends OwnedSection>(held: readonly Held<S>[]): RecordOf[S
  * What one section of a machine holds, in order, within the running transaction. No async function:
  * several of these that are waited for together would lose the transaction.
  */
-function heldBy<S extends OwnedSection>(
+export function heldBy<S extends OwnedSection>(
   database: BookDatabase,
   machine: MachineId,
   section: S,
 ): PromiseLike<Held<S>[]> {
   return pagesIn(database, machine, section).then((pages) => unpacked<S>(pages));
-}
-
-/** What one section of some machines holds, in order. */
-export function heldByAll<S extends OwnedSection>(
-  database: BookDatabase,
-  machines: readonly MachineId[],
-  section: S,
-): PromiseLike<Held<S>[]> {
-  const { minKey, maxKey } = Dexie;
-  const ranges = machines.map(
-    (id) =>
-      [
-        [id, section, minKey],
-        [id, section, maxKey],
-      ] as const,
-  );
-  return database.pages
-    .where("[machine+section+page]")
-    .inAnyRange(ranges)
-    .toArray()
-    .then((pages) => unpacked<S>(pages));
 }
 
 /** The records of one section of a machine; no async function, for the same reason. */
@@ -98,26 +77,19 @@ export async function readSection<S extends Section>(
   return rows.map((row) => row.record) as RecordOf[S][];
 }
 
-/** The records that cross between machines; the code for them is fetched only where there are any, while the transaction waits. */
-async function readCrossing(
-  database: BookDatabase,
-  machines: readonly MachineId[],
-): Promise<ReadonlyMap<DatedSection, readonly Held[]>> {
-  const { crossingOf } = await Dexie.waitFor(import("./crossingRecords.js"));
-  const found = new Map<DatedSection, readonly Held[]>();
-  for (const section of DATED_SECTIONS) {
-    found.set(section, crossingOf(await heldByAll(database, machines, section)));
-  }
-  return found;
-}
-
 /** Reads the parts of machines within the running transaction; machines that are not there are left out. */
 export async function readMachineBooks(
   database: BookDatabase,
   ids: readonly MachineId[],
 ): Promise<MachineBook[]> {
   const crossing = await crossingMachines(database);
-  const foreign = crossing.length === 0 ? null : await readCrossing(database, crossing);
+  // Fetched only where there are any, while the transaction waits.
+  const foreign =
+    crossing.length === 0
+      ? null
+      : await Dexie.waitFor(import("./crossingRecords.js")).then(({ readCrossing }) =>
+          readCrossing(crossing, (id, section) => heldBy(database, id, section)),
+        );
   const dated = <S extends DatedSection>(section: S, id: MachineId): PromiseLike<RecordOf[S][]> =>
     heldBy(database, id, section).then((held) => {
       const others = (foreign?.get(section) ?? []) as readonly Held<S>[];

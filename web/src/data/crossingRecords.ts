@@ -1,9 +1,36 @@
-import { crossingRecords, type DatedRecord, type DatedSection } from "@yonderfell/core";
+import {
+  crossingRecords,
+  DATED_SECTIONS,
+  type DatedRecord,
+  type DatedSection,
+  type MachineId,
+} from "@yonderfell/core";
 import type { Held } from "./page.js";
 
-/** Those of dated records that cross from one machine to another, with all they go back to. */
-export function crossingOf<S extends DatedSection>(held: readonly Held<S>[]): Held<S>[] {
+/** Reads what one section of a machine holds, within the running transaction. */
+type Read = (machine: MachineId, section: DatedSection) => PromiseLike<Held<DatedSection>[]>;
+
+/** Dated records of a section that cross from one machine to another, with all they go back to. */
+export async function crossingIn<S extends DatedSection>(
+  section: S,
+  machines: readonly MachineId[],
+  read: Read,
+): Promise<Held<S>[]> {
+  const held = (await Promise.all(machines.map((id) => read(id, section)))).flat();
   const records: readonly DatedRecord[] = held.map(([, record]) => record);
   const crossing = new Set(crossingRecords(records));
-  return held.filter(([, record]) => crossing.has(record));
+  const found = held.filter(([, record]) => crossing.has(record));
+  return found.sort(([one], [other]) => one - other) as unknown as Held<S>[];
+}
+
+/** The same of all dated sections. */
+export async function readCrossing(
+  machines: readonly MachineId[],
+  read: Read,
+): Promise<ReadonlyMap<DatedSection, readonly Held[]>> {
+  const found = new Map<DatedSection, readonly Held[]>();
+  for (const section of DATED_SECTIONS) {
+    found.set(section, await crossingIn(section, machines, read));
+  }
+  return found;
 }

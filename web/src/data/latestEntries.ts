@@ -1,7 +1,7 @@
 import { supersededIds, type DatedRecord, type Entry, type MachineId } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines, heldByAll } from "./bookSlices.js";
-import { crossingOf } from "./crossingRecords.js";
+import { crossingMachines, heldBy } from "./bookSlices.js";
+import { crossingIn } from "./crossingRecords.js";
 import { unpacked, type Held } from "./page.js";
 import { pagesIn } from "./pagesIn.js";
 
@@ -21,7 +21,9 @@ export async function readLatestEntries(
   const crossing = await crossingMachines(database);
   // A transaction with nothing asked of it would end here.
   const crossed =
-    crossing.length === 0 ? [] : crossingOf(await heldByAll(database, crossing, "entries"));
+    crossing.length === 0
+      ? []
+      : await crossingIn("entries", crossing, (id) => heldBy(database, id, "entries"));
   const foreign = crossed.map(([, record]) => record);
   const looked = new Set<string>();
   let found: HeldEntry[] = [];

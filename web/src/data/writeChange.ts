@@ -14,9 +14,9 @@ import {
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
 import type { RowSection } from "./row.js";
-import { crossingMachines, headOf, heldByAll, isOwned, tableOf } from "./bookSlices.js";
+import { crossingMachines, headOf, heldBy, isOwned, tableOf } from "./bookSlices.js";
 import type { OnWritten, Saved } from "./bookStorage.js";
-import { crossingOf } from "./crossingRecords.js";
+import { crossingIn } from "./crossingRecords.js";
 import { machinesNamed } from "./machinesNamed.js";
 import { unpacked } from "./page.js";
 import { pagesIn, pagesOfAll } from "./pagesIn.js";
@@ -170,7 +170,9 @@ async function crossedWith(
   for (const section of DATED_SECTIONS) {
     const crossing = hasStrays
       ? await allCrossing(database, section)
-      : crossingOf(await heldByAll(database, known, section)).map(([, record]) => record);
+      : (await crossingIn(section, known, (id, from) => heldBy(database, id, from))).map(
+          ([, record]) => record,
+        );
     for (const { machine } of crossing) found.add(machine);
   }
   await database.facts.put({ key: "crossing", value: [...found] });
