@@ -172,6 +172,7 @@ async function findTimes(page: Page): Promise<number[]> {
     );
     times.push(performance.now() - started);
     await page.keyboard.press("Escape");
+    await page.waitForSelector("[role=dialog]", { hidden: true });
   }
   return times;
 }
