@@ -91,7 +91,8 @@ async function untilTold(page: Page, diary: Diary, note: string): Promise<void> 
   throw new Error(`${note} was never said to be saved; the page says:\n${words}`);
 }
 
-async function kill(browser: Browser): Promise<void> {
+/** Ends a browser at once, as a power cut does. */
+export async function killProcess(browser: Browser): Promise<void> {
   const child = browser.process();
   if (child === null) throw new Error("the browser runs as a process of this trial");
   const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
@@ -155,7 +156,7 @@ export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> 
       const note = await change(page, address, diary);
       if (moment === "said to be saved") await untilTold(page, diary, note);
       else await wait(moment.afterMs);
-      await kill(browser);
+      await killProcess(browser);
       const when = moment === "said to be saved" ? moment : `${moment.afterMs.toFixed(1)} ms after`;
       story.push(`kill ${index + 1}: ${when}`);
     }

@@ -13,6 +13,7 @@ import { measureBrowser } from "./browser.js";
 import { tryKills } from "./kills.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
+import { tryPackKills } from "./packKills.js";
 import { measureVisits } from "./visits.js";
 import { measureYard } from "./yard.js";
 
@@ -52,3 +53,4 @@ await measureBoard();
 await measureBrowser();
 await measureYard();
 await tryKills();
+await tryPackKills();
