@@ -53,8 +53,7 @@ export class DexieBoardSource implements BoardSource {
   }
 
   async list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {
-    const { database } = this;
-    return database.transaction("r", this.records(), () => readSection(database, section));
+    return readSection(this.database, section);
   }
 
   async lastSeq(): Promise<number> {

@@ -14,7 +14,7 @@ import {
   type Section,
   type SharedBook,
 } from "@yonderfell/core";
-import type { Table } from "dexie";
+import { Dexie, type Table } from "dexie";
 import { readMachineBooks } from "./bookSlices.js";
 import type {
   BookStorage,
@@ -36,7 +36,7 @@ import type { StoredPicture } from "./picture.js";
 
 /** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
 // eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the type of a module fetched later has no other name
-export const writingCode = async () => Promise.resolve(import("./writing.js"));
+export const writingCode = async () => import("./writing.js");
 
 type WritingCode = Awaited<ReturnType<typeof writingCode>>;
 
@@ -68,22 +68,16 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async plate(id: MachineId): Promise<MachinePlate> {
-    const { database } = this;
-    const { readPlates } = await writingCode();
-    const read = database.transaction("r", this.records(), () => readPlates(database, [id]));
-    return (await read)[0] ?? EMPTY_PLATE;
+    const plates = await this.reading(({ readPlates }) => readPlates(this.database, [id]));
+    return plates[0] ?? EMPTY_PLATE;
   }
 
   async shared(): Promise<SharedBook> {
-    const { database } = this;
-    const { readShared } = await writingCode();
-    return database.transaction("r", this.records(), () => readShared(database));
+    return this.reading(({ readShared }) => readShared(this.database));
   }
 
   async counts(): Promise<Readonly<Record<Section, number>>> {
-    const { database } = this;
-    const { countRecords } = await writingCode();
-    return database.transaction("r", this.records(), () => countRecords(database));
+    return this.reading(({ countRecords }) => countRecords(this.database));
   }
 
   async copy(): Promise<string> {
@@ -91,9 +85,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async latestEntries(limit: number): Promise<readonly Entry[]> {
-    const { database } = this;
-    const { readLatestEntries } = await writingCode();
-    return database.transaction("r", this.records(), () => readLatestEntries(database, limit));
+    return this.reading(({ readLatestEntries }) => readLatestEntries(this.database, limit));
   }
 
   async everything(): Promise<Book> {
@@ -231,6 +223,16 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   close(): void {
     this.database.close();
+  }
+
+  /**
+   * Reads with code that is fetched later. The transaction is begun first and waits for it: a live
+   * query that waited for the code outside one would not be told of changes any more.
+   */
+  private reading<Value>(read: (code: WritingCode) => Promise<Value>): PromiseLike<Value> {
+    return this.database.transaction("r", this.records(), () =>
+      Dexie.waitFor(writingCode()).then(read),
+    );
   }
 
   /** The tables a change is written to. */

@@ -20,9 +20,9 @@ export function useBookFacts(entry: BookEntry): {
   useEffect(() => () => store.close(), [store]);
   const facts = useLiveQuery(async (): Promise<BookFacts | null> => {
     try {
-      const counts = await store.counts();
       const note = await store.lastExport();
       const seq = await store.lastSeq();
+      const counts = await store.counts();
       return { counts, exported: { at: note?.at ?? null, changes: seq - (note?.seq ?? 0) } };
     } catch (error) {
       // A book that is being deleted has nothing to say any more.
