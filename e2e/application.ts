@@ -1,6 +1,6 @@
 import { fileURLToPath } from "node:url";
 import { serve, type Serving } from "@yonderfell/server";
-import type { Page } from "puppeteer-core";
+import { TimeoutError, type Page } from "puppeteer-core";
 import { startContext, watchPage, type Misdeeds } from "./browser.js";
 
 /** The built application. */
@@ -58,14 +58,20 @@ export async function wordsOf(page: Page, selector = "body"): Promise<string> {
 /** Laying a long page out for its words at every frame would leave nothing for the page itself. */
 const LOOK_EVERY_MS = 50;
 
-/** Waits until the page shows some words. */
+/** Waits until the page shows some words; where they do not come, throws with what it shows instead. */
 export async function waitForWords(page: Page, words: string): Promise<void> {
-  await page.waitForFunction(
-    (wanted: string) =>
-      document.body.innerText.replaceAll("\u00a0", " ").replaceAll("\u2060", "").includes(wanted),
-    { polling: LOOK_EVERY_MS },
-    words,
-  );
+  try {
+    await page.waitForFunction(
+      (wanted: string) =>
+        document.body.innerText.replaceAll("\u00a0", " ").replaceAll("\u2060", "").includes(wanted),
+      { polling: LOOK_EVERY_MS },
+      words,
+    );
+  } catch (error) {
+    if (!(error instanceof TimeoutError)) throw error;
+    const shown = await wordsOf(page);
+    throw new Error(`"${words}" never came; ${page.url()} shows:\n${shown}`, { cause: error });
+  }
 }
 
 /** What is heard of a task's strip: its state, its name, its date and what is left. */

@@ -129,6 +129,27 @@ test("the demonstration is a book of its own and is made anew without touching t
   expect((await books()).sort()).toEqual(all);
 });
 
+test("what can be pressed among the books does not move once it is in sight", async () => {
+  const { page, address } = app();
+  await page.evaluateOnNewDocument(() => {
+    const tops = new Set<number>();
+    Object.assign(window, { tops });
+    const note = (): void => {
+      const buttons = [...document.querySelectorAll("main button")];
+      const last = buttons.findLast((one) => one.checkVisibility({ visibilityProperty: true }));
+      if (last !== undefined) tops.add(last.getBoundingClientRect().top);
+      requestAnimationFrame(note);
+    };
+    requestAnimationFrame(note);
+  });
+  await page.goto(`${address}books`);
+  await waitForWords(page, "Not exported yet");
+  await waitForWords(page, "Choose a folder");
+  const tops = (): Promise<number[]> =>
+    page.evaluate(() => [...(window as unknown as { tops: Set<number> }).tops]);
+  expect(await tops()).toHaveLength(1);
+});
+
 test("a folder once chosen gets the book by itself, one file a day, shortly after changes", async () => {
   const { page, address } = app();
   // The browser's own folder dialog cannot be worked from a test: a folder of the page's own stands in.

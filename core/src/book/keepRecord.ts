@@ -1,5 +1,4 @@
-import type { RecordOf } from "./recordSchemas.js";
-import { RECORD_SCHEMAS } from "./recordSchemas.js";
+import { RECORD_SCHEMAS, type RecordOf } from "./recordSchemas.js";
 import type { Change } from "./change.js";
 import type { BookIssue } from "./issue.js";
 import { failure, success, type Result } from "./result.js";

@@ -153,6 +153,11 @@ export function isShared(section: Section): section is SharedSection {
   return DECLARED[section].owner === "shared";
 }
 
+/** Whether the records of a section belong to machines. */
+export function isOwned(section: Section): section is OwnedSection {
+  return DECLARED[section].owner === "machine";
+}
+
 /** Whether the records of a section are dated and superseded rather than overwritten. */
 export function isDated(section: Section): section is DatedSection {
   return DECLARED[section].isDated;

@@ -1,5 +1,5 @@
 import { useEffect, type ReactElement } from "react";
-import { writingCode } from "../data/dexieStorage.js";
+import { laterCode } from "../data/dexieStorage.js";
 import ExportReminder from "./ExportReminder.js";
 import Kept from "./Kept.js";
 import NewerVersion from "./NewerVersion.js";
@@ -13,7 +13,7 @@ const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"
 export default function OnceShown(): ReactElement {
   const { storage } = useBook();
   useEffect(() => {
-    void writingCode();
+    void laterCode();
     void import("./VisitPlans.js");
     // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
     const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();

@@ -1,7 +1,6 @@
 import {
-  DATED_SECTIONS,
   dependOnProducts,
-  OWNED_SECTIONS,
+  isOwned,
   type DatedSection,
   type MachineBook,
   type MachineId,
@@ -21,11 +20,6 @@ export function tableOf<S extends RowSection>(
   section: S,
 ): Table<Row<S>, string> {
   return database.table(section);
-}
-
-/** Whether the records of a section belong to machines and are kept in pages. */
-export function isOwned(section: Section): section is OwnedSection {
-  return (OWNED_SECTIONS as readonly Section[]).includes(section);
 }
 
 /** Everything of the file that is not a section of records. */
@@ -98,21 +92,22 @@ export async function readMachineBooks(
       return recordsOf([...held, ...those].sort(([one], [other]) => one - other));
     });
   const rows = await database.machines.bulkGet([...ids]);
-  const read = await Promise.all(
-    ids.flatMap((id) => [
-      readOwn(database, id, "tasks"),
-      ...DATED_SECTIONS.map((section) => dated(section, id)),
-    ]),
-  );
+  const tasks = await Promise.all(ids.map((id) => readOwn(database, id, "tasks")));
+  const readings = await Promise.all(ids.map((id) => dated("readings", id)));
+  const meterChanges = await Promise.all(ids.map((id) => dated("meterChanges", id)));
+  const entries = await Promise.all(ids.map((id) => dated("entries", id)));
   const books: MachineBook[] = [];
-  for (const [index, row] of rows.entries()) {
+  for (const [at, row] of rows.entries()) {
     if (row === undefined) continue;
-    const from = index * (1 + DATED_SECTIONS.length);
-    const tasks = read[from] as MachineBook["tasks"];
-    const records = DATED_SECTIONS.map((section, at) => [section, read[from + 1 + at]]);
-    const inside = dependOnProducts(tasks) ? await readInside(database, row.record.id) : {};
-    const own = Object.fromEntries(records) as Pick<MachineBook, DatedSection>;
-    books.push({ machines: [row.record], tasks, ...own, ...inside });
+    const own = tasks[at] ?? [];
+    books.push({
+      machines: [row.record],
+      tasks: own,
+      readings: readings[at] ?? [],
+      meterChanges: meterChanges[at] ?? [],
+      entries: entries[at] ?? [],
+      ...(dependOnProducts(own) ? await readInside(database, row.record.id) : {}),
+    });
   }
   return books;
 }

@@ -1,4 +1,5 @@
 import {
+  isOwned,
   BOOK_FORMAT,
   BOOK_VERSION,
   fieldsOf,
@@ -20,7 +21,7 @@ import {
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines, headOf, isOwned, readSection, tableOf } from "./bookSlices.js";
+import { crossingMachines, headOf, readSection, tableOf } from "./bookSlices.js";
 import type { ChangeRefusal } from "./bookStorage.js";
 import { readOwned } from "./moreSlices.js";
 import { unpacked } from "./page.js";

@@ -34,11 +34,11 @@ import { DexieBoardSource } from "./dexieBoardSource.js";
 import { changeOfEach, commandEach } from "./eachCommand.js";
 import type { StoredPicture } from "./picture.js";
 
-/** The code that writes: fetched when a book is open and before its first change, not with the first sight of it. */
+/** What the first sight of a book does without: fetched when a book is open, before it is asked for. */
 // eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the type of a module fetched later has no other name
-export const writingCode = async () => import("./writing.js");
+export const laterCode = async () => import("./later.js");
 
-type WritingCode = Awaited<ReturnType<typeof writingCode>>;
+type LaterCode = Awaited<ReturnType<typeof laterCode>>;
 
 /** So many machines are read together, so that no single step holds the page up. */
 const MACHINES_AT_ONCE = 10;
@@ -58,9 +58,9 @@ class Refused extends Error {
 
 /** A book in the browser's database. */
 export class DexieStorage extends DexieBoardSource implements BookStorage {
-  async fill(book: Book, onWritten?: OnWritten): Promise<void> {
-    const { fillBook } = await writingCode();
-    await fillBook(this.database, book, onWritten);
+  async fill(book: Book): Promise<void> {
+    const { fillBook } = await laterCode();
+    await fillBook(this.database, book);
   }
 
   async machineBook(id: MachineId): Promise<MachineBook | null> {
@@ -90,7 +90,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   async everything(): Promise<Book> {
     const { database } = this;
-    const { wholeBook } = await writingCode();
+    const { wholeBook } = await laterCode();
     return database.transaction("r", this.records(), () => wholeBook(database));
   }
 
@@ -100,7 +100,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue | MachineMissing>> {
     const { database } = this;
-    const code = await writingCode();
+    const code = await laterCode();
     return database.transaction("rw", this.written(), async () => {
       const [book] = await readMachineBooks(database, [machine]);
       if (book === undefined)
@@ -115,7 +115,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     surroundings: Surroundings,
   ): Promise<SavedEach<Issue>> {
     const { database } = this;
-    const code = await writingCode();
+    const code = await laterCode();
     return database.transaction("rw", this.written(), async () => {
       const refused = new Map<MachineId, Issue | MachineMissing>();
       const all = [...commands];
@@ -143,7 +143,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     surroundings: Surroundings,
   ): Promise<Result<Saved, Issue>> {
     const { database } = this;
-    const code = await writingCode();
+    const code = await laterCode();
     return database.transaction("rw", this.written(), async () => {
       const shared = await code.readShared(database);
       return this.run((context) => command(shared, context), surroundings, code);
@@ -156,7 +156,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     isNew = false,
     onWritten?: OnWritten,
   ): Promise<Result<Saved, ChangeRefusal>> {
-    const code = await writingCode();
+    const code = await laterCode();
     return this.refusable(async () => {
       const counted = isNew ? code.stamped(change, await this.copy()) : change;
       return this.applyNow(counted, now, code, onWritten);
@@ -164,7 +164,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async takeBack(seq: number, now: string): Promise<Result<Saved, TakeBackRefusal>> {
-    const code = await writingCode();
+    const code = await laterCode();
     return this.refusable<TakeBackRefusal>(async () => {
       const line = await this.database.journal.get(seq);
       if (line === undefined) {
@@ -186,7 +186,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
 
   async picturesInUse(): Promise<readonly StoredPicture[]> {
     const { database } = this;
-    const { hashesInUse } = await writingCode();
+    const { hashesInUse } = await laterCode();
     return database.transaction("r", [...this.records(), database.pictures], async () => {
       const hashes = await hashesInUse(database);
       return (await database.pictures.bulkGet([...hashes])).flatMap((one) => one ?? []);
@@ -196,7 +196,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   async dropUnusedPictures(keptBefore: string): Promise<number> {
     const { database } = this;
     if ((await database.pictures.count()) === 0) return 0;
-    const { dropUnused } = await writingCode();
+    const { dropUnused } = await laterCode();
     const tables = [...this.records(), database.pictures, database.journal, database.drafts];
     return database.transaction("rw", tables, async () => dropUnused(database, keptBefore));
   }
@@ -229,9 +229,9 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
    * Reads with code that is fetched later. The transaction is begun first and waits for it: a live
    * query that waited for the code outside one would not be told of changes any more.
    */
-  private reading<Value>(read: (code: WritingCode) => Promise<Value>): PromiseLike<Value> {
+  private reading<Value>(read: (code: LaterCode) => Promise<Value>): PromiseLike<Value> {
     return this.database.transaction("r", this.records(), () =>
-      Dexie.waitFor(writingCode()).then(read),
+      Dexie.waitFor(laterCode()).then(read),
     );
   }
 
@@ -250,7 +250,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   private async run<Issue>(
     command: (context: CommandContext) => CommandResult<Issue>,
     surroundings: Surroundings,
-    code: WritingCode,
+    code: LaterCode,
   ): Promise<Result<Saved, Issue>> {
     const numbering = await this.numbering();
     const result = command({ ...surroundings, nextSeq: numbering.next });
@@ -262,7 +262,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     result: CommandResult<Issue>,
     numbering: Numbering,
     now: string,
-    { stamped, writeChange }: WritingCode,
+    { stamped, writeChange }: LaterCode,
   ): Promise<Result<Saved, Issue>> {
     const { facts } = this.database;
     if (!result.ok) return result;
@@ -276,7 +276,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   private async applyNow(
     change: Change,
     now: string,
-    { changedElsewhere, contradiction, writeChange }: WritingCode,
+    { changedElsewhere, contradiction, writeChange }: LaterCode,
     onWritten?: OnWritten,
   ): Promise<Result<Saved, ChangeRefusal>> {
     const { database } = this;

@@ -1,4 +1,5 @@
 import {
+  isOwned,
   numbered,
   OWNED_SECTIONS,
   SECTIONS,
@@ -8,22 +9,15 @@ import {
   type RecordOf,
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { isOwned, tableOf } from "./bookSlices.js";
-import type { OnWritten } from "./bookStorage.js";
+import { tableOf } from "./bookSlices.js";
 import { machinesThatCross } from "./machinesThatCross.js";
 import { newId } from "./newId.js";
 import type { Held, Page } from "./page.js";
 import { pagesOf } from "./packing.js";
 import { rowOf } from "./rows.js";
 
-/** So many pages are written at a time, so that it can be followed and ended. */
-const PAGES_AT_ONCE = 200;
-
 /** One section of a book as pages, machine by machine. */
-export function packedSection(
-  section: OwnedSection,
-  records: readonly RecordOf[OwnedSection][],
-): Page[] {
+function packedSection(section: OwnedSection, records: readonly RecordOf[OwnedSection][]): Page[] {
   const byMachine = new Map<MachineId, Held[]>();
   for (const [place, record] of records.entries()) {
     const held = byMachine.get(record.machine);
@@ -34,31 +28,19 @@ export function packedSection(
 }
 
 /** Writes a whole book into an empty database, in one transaction. */
-export async function fillBook(
-  database: BookDatabase,
-  book: Book,
-  onWritten?: OnWritten,
-): Promise<void> {
+export async function fillBook(database: BookDatabase, book: Book): Promise<void> {
   const { sections, head, lastRecordSeq } = numbered(book);
   const places = Object.fromEntries(
     OWNED_SECTIONS.map((section) => [section, sections[section].length - 1]),
   );
   await database.transaction("rw", database.tables, async () => {
     if ((await database.facts.get("head")) !== undefined) throw new Error("the store has a book");
-    let written = 0;
     for (const section of SECTIONS) {
       if (isOwned(section)) {
-        const pages = packedSection(section, sections[section]);
-        for (let from = 0; from < pages.length; from += PAGES_AT_ONCE) {
-          const some = pages.slice(from, from + PAGES_AT_ONCE);
-          await database.pages.bulkAdd(some);
-          onWritten?.((written += some.reduce((sum, { count }) => sum + count, 0)));
-        }
+        await database.pages.bulkAdd(packedSection(section, sections[section]));
       } else {
-        const own = section;
-        const rows = sections[own].map((record, place) => rowOf(own, record, place));
-        await tableOf(database, own).bulkAdd(rows);
-        onWritten?.((written += rows.length));
+        const rows = sections[section].map((record, place) => rowOf(section, record, place));
+        await tableOf(database, section).bulkAdd(rows);
       }
     }
     await database.facts.bulkPut([

@@ -1,4 +1,5 @@
 import {
+  isOwned,
   PLATE_SECTIONS,
   SECTIONS,
   SHARED_SECTIONS,
@@ -10,7 +11,7 @@ import {
   type SharedBook,
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { isOwned, readOwn, readSection, tableOf } from "./bookSlices.js";
+import { readOwn, readSection, tableOf } from "./bookSlices.js";
 
 /** Reads the plates of machines within the running transaction. */
 export async function readPlates(

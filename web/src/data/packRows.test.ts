@@ -123,6 +123,39 @@ test("what is added after packing comes last in its section", async () => {
   storage.close();
 });
 
+test("a book of version 1 gets there through all versions between", async () => {
+  const old = new Dexie("of-1");
+  old.version(1).stores({
+    ...{ machines: KEYS, readings: KEYS, meterChanges: KEYS, tasks: KEYS },
+    entries: `${KEYS}, replaces, [date+place]`,
+    ...{ journal: "++seq", drafts: "key", facts: "key" },
+  });
+  const { machines = [], tasks = [], readings = [], entries = [] } = BOOK;
+  const held = { machines, tasks, readings, entries, meterChanges: BOOK.meterChanges ?? [] };
+  for (const [section, records] of Object.entries(held)) {
+    const rows = records.map((record, place) => {
+      const { id, machine = "", date = "" } = record as unknown as Record<string, string>;
+      return { id, place, machine, date, replaces: "", record };
+    });
+    await old.table(section).bulkAdd(rows);
+  }
+  const head = { name: "Old", fluids: [{ odd: true }] };
+  const change = {
+    command: "x",
+    records: [{ section: "tasks", id: "t", before: null, after: tasks[0] }],
+  };
+  await old.table("journal").add({ at: "2025-01-01T00:00:00Z", change });
+  await old.table("facts").bulkPut([{ key: "head", value: head }]);
+  old.close();
+  const storage = new DexieStorage("of-1");
+  const book = await storage.everything();
+  expect(book).toMatchObject({ name: "Old", tasks, readings, entries });
+  expect(book).toMatchObject({ "fluids (not read)": [{ odd: true }] });
+  expect(await storage.copy()).not.toBe("");
+  expect((await storage.changesAfter(0))?.[0]?.machines).toEqual([tasks[0]?.machine]);
+  storage.close();
+});
+
 describe("interrupted", () => {
   // eslint-disable-next-line @typescript-eslint/unbound-method -- called with the store it is put to
   const { put } = IDBObjectStore.prototype;

@@ -1,4 +1,5 @@
 import {
+  isOwned,
   crossingRecords,
   DATED_SECTIONS,
   headAfter,
@@ -14,7 +15,7 @@ import {
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
 import type { RowSection } from "./row.js";
-import { crossingMachines, headOf, heldBy, isOwned, tableOf } from "./bookSlices.js";
+import { crossingMachines, headOf, heldBy, tableOf } from "./bookSlices.js";
 import type { OnWritten, Saved } from "./bookStorage.js";
 import { crossingIn } from "./crossingRecords.js";
 import { machinesNamed } from "./machinesNamed.js";

@@ -2,11 +2,10 @@ import { FolderSync } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { canExportToFolder, exportToFolder } from "../../app/autoExport.js";
 import { useBook } from "../../app/openBook.js";
-import { useExportState } from "../../app/useExport.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { amend, forgetFolder } from "../../data/registry.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { exportWords } from "../../words/bookWords.js";
+import { exportWords, type ExportState } from "../../words/bookWords.js";
 import { errorWords } from "../../words/errorWords.js";
 
 /** Whether the person closed the browser's own dialog without choosing. */
@@ -14,10 +13,14 @@ const isDismissed = (error: unknown): boolean =>
   error instanceof DOMException && error.name === "AbortError";
 
 /** Has the open book exported to a folder by itself, where the browser can. */
-export function AutoExport(): ReactElement {
+export function AutoExport({
+  state,
+}: {
+  /** How it stands against its last export; undefined until read. */
+  readonly state: ExportState | undefined;
+}): ReactElement {
   const { entry, storage } = useBook();
   const { folder } = entry;
-  const state = useExportState(storage);
   const once = useOneAtATime();
   const [failure, setFailure] = useState("");
   const choose = async (): Promise<void> => {

@@ -1,5 +1,5 @@
 import { BookOpen, Copy, Download, Pencil, RotateCcw, Trash2, type LucideIcon } from "lucide-react";
-import { useState, type ReactElement } from "react";
+import { useEffect, useState, type ReactElement } from "react";
 import { goToBook } from "../../app/goToBook.js";
 import { notifyFailure } from "../../app/notify.js";
 import { currentDay } from "../../app/today.js";
@@ -19,11 +19,18 @@ import { useBookFacts } from "./useBookFacts.js";
 export function BookRow({
   entry,
   isOpen,
+  onRead,
 }: {
   readonly entry: BookEntry;
   readonly isOpen: boolean;
+  /** Told once its row says what it has to say. */
+  readonly onRead: (id: string) => void;
 }): ReactElement {
   const { facts, store } = useBookFacts(entry);
+  const isRead = facts !== undefined;
+  useEffect(() => {
+    if (isRead) onRead(entry.id);
+  }, [isRead, onRead, entry.id]);
   const [asks, setAsks] = useState<"name" | "delete" | null>(null);
   const save = useExport(entry, store);
   return (
@@ -38,8 +45,7 @@ export function BookRow({
           </p>
         )}
         <p className="min-h-[1.4em] text-fine text-quiet">
-          {facts !== null &&
-            `${sentence(countsWords(facts.counts))}. ${exportWords(facts.exported)}.`}
+          {facts && `${sentence(countsWords(facts.counts))}. ${exportWords(facts.exported)}.`}
         </p>
       </div>
       <Actions entry={entry} isOpen={isOpen} onExport={save} onAsk={setAsks} />

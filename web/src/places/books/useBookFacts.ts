@@ -11,9 +11,9 @@ export interface BookFacts {
   readonly exported: ExportState;
 }
 
-/** What a book holds and how it stands against its last export; null until read. */
+/** What a book holds and how it stands against its last export; undefined until read, null where there is nothing to say. */
 export function useBookFacts(entry: BookEntry): {
-  readonly facts: BookFacts | null;
+  readonly facts: BookFacts | null | undefined;
   readonly store: DexieStorage;
 } {
   const [store] = useState(() => new DexieStorage(entry.database));
@@ -30,5 +30,5 @@ export function useBookFacts(entry: BookEntry): {
       throw error;
     }
   }, [store]);
-  return { facts: facts ?? null, store };
+  return { facts, store };
 }

@@ -11,7 +11,7 @@ import { GROUPING_WORDS, SHOWN_WORDS } from "./boardWords.js";
 import { PrintedBoard } from "./PrintedBoard.js";
 import { PrintedTable } from "./PrintedTable.js";
 import { usePrinting } from "./usePrinting.js";
-import { useBoardNames } from "./useBoardNames.js";
+import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 import { ViewsDialog } from "./ViewsDialog.js";
 
 /** How the board is looked at: as a drawing or a table, how far ahead, what of it and put together by what; views and paper. */
@@ -136,7 +136,7 @@ const keyOf = ({ by, value }: BoardOf): string => `${by} ${value}`;
 function OfChoice({ machines }: { readonly machines: readonly BoardMachine[] }): ReactElement {
   const dispatch = useAppDispatch();
   const { of } = useAppSelector((state) => state.boardLook);
-  const { places, people } = useBoardNames();
+  const { places, people } = useBoardNames() ?? NO_NAMES;
   const kinds = [...new Set(machines.map(({ machine }) => machine.kind))].sort();
   const all: readonly (readonly [BoardOf, string])[] = [
     ...[...places].map(([value, name]) => [{ by: "place", value }, `at ${name}`] as const),

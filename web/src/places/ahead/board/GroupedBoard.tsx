@@ -6,13 +6,18 @@ import type { BoardGroup } from "../../../ui/boardGroup.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { ReachBoard } from "../../../ui/ReachBoard.js";
 import { boardGroups } from "./boardGroups.js";
-import { useBoardNames } from "./useBoardNames.js";
+import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 
-/** The board put together as the person looks at it. */
-export function useBoardGroups(machines: readonly BoardMachine[]): readonly BoardGroup[] {
+/** The board put together as the person looks at it; null until the names it is put together by are read. */
+export function useBoardGroups(machines: readonly BoardMachine[]): readonly BoardGroup[] | null {
   const look = useAppSelector((state) => state.boardLook);
-  const names = useBoardNames();
-  return useMemo(() => boardGroups(machines, look, names), [machines, look, names]);
+  const read = useBoardNames();
+  const isByName = look.group === "place" || look.group === "person";
+  const names = isByName ? read : NO_NAMES;
+  return useMemo(
+    () => (names === undefined ? null : boardGroups(machines, look, names)),
+    [machines, look, names],
+  );
 }
 
 /** The reach of a part of the board, or of all under headings. */
@@ -20,10 +25,11 @@ export default function GroupedBoard({
   machines,
 }: {
   readonly machines: readonly BoardMachine[];
-}): ReactElement {
+}): ReactElement | null {
   const groups = useBoardGroups(machines);
   const today = useAppSelector((state) => state.session.today);
   const reach = useAppSelector((state) => state.preferences.reach);
+  if (groups === null) return null;
   if (groups.every((group) => group.machines.length === 0)) return <NothingHere />;
   return <ReachBoard groups={groups} today={today} namesMachines reach={reach} />;
 }

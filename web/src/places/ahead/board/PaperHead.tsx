@@ -2,7 +2,7 @@ import type { ReactElement } from "react";
 import { useAppSelector } from "../../../app/store.js";
 import { dateWithWeekday, sentence } from "../../../words/format.js";
 import { lookWords } from "./boardWords.js";
-import { useBoardNames } from "./useBoardNames.js";
+import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 
 /** As wide as A4 and Letter across, within their margins, in pixels. */
 export const PAPER_WIDTH = 976;
@@ -12,7 +12,7 @@ export function PaperHead(): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const words = lookWords(
     useAppSelector((state) => state.boardLook),
-    useBoardNames(),
+    useBoardNames() ?? NO_NAMES,
   );
   return (
     <p className="mb-1">

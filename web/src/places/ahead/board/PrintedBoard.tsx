@@ -1,6 +1,7 @@
 import type { BoardMachine } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
 import { useAppSelector } from "../../../app/store.js";
+import type { BoardGroup } from "../../../ui/boardGroup.js";
 import { BOARD_ROOM } from "../../../ui/boardRoom.js";
 import { Bundle, type BundleLook } from "../../../ui/Bundle.js";
 import { GroupTitle } from "../../../ui/GroupTitle.js";
@@ -10,13 +11,15 @@ import { ReachPaints } from "../../../ui/ReachStrip.js";
 import { useBoardGroups } from "./GroupedBoard.js";
 import { PAPER_WIDTH, PaperHead } from "./PaperHead.js";
 
+const NONE: readonly BoardGroup[] = [];
+
 /** The whole board as it goes on paper: every strip, the time scale on each page, and what the marks mean. */
 export function PrintedBoard({
   machines,
 }: {
   readonly machines: readonly BoardMachine[];
 }): ReactElement {
-  const groups = useBoardGroups(machines);
+  const groups = useBoardGroups(machines) ?? NONE;
   const today = useAppSelector((state) => state.session.today);
   const reach = useAppSelector((state) => state.preferences.reach);
   const left = BOARD_ROOM.machine + BOARD_ROOM.name;

@@ -12,7 +12,7 @@ import { DialogFrame } from "../../../ui/DialogFrame.js";
 import { TextField } from "../../../ui/fields.js";
 import { lookWords } from "./boardWords.js";
 import { lookOf, viewOf, withView } from "./boardViews.js";
-import { useBoardNames } from "./useBoardNames.js";
+import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 
 /** The views of the board that the book keeps: look at one, keep what is looked at now, take one out. */
 export function ViewsDialog({ onClose }: { readonly onClose: () => void }): ReactElement {
@@ -89,7 +89,7 @@ function ViewList({
   readonly onOpen: (view: BoardView) => void;
   readonly onTakeOut: (view: BoardView) => void;
 }): ReactElement {
-  const names = useBoardNames();
+  const names = useBoardNames() ?? NO_NAMES;
   if (views.length === 0) {
     return (
       <p className="text-quiet">

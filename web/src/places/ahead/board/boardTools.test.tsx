@@ -11,7 +11,7 @@ import {
   plain,
 } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { WHOLE_BOARD } from "../../../app/boardLook.js";
+import { boardLookedAt, WHOLE_BOARD } from "../../../app/boardLook.js";
 import { preferred } from "../../../app/preferences.js";
 import { store } from "../../../app/store.js";
 import { sentence } from "../../../words/format.js";
@@ -62,6 +62,28 @@ test("put together by state, the headings are the states and no strip is lost", 
   });
   expect(titles).toEqual(["Overdue", "Due", "Soon", "Clear", "Unknown", "Finished"]);
   expect([...strips()].sort()).toEqual([...before].sort());
+});
+
+test("no machine stands under a wrong heading while the names of places are not read", async () => {
+  await openBookInMemory();
+  let give = (): void => undefined;
+  const waiting = new Promise<void>((resolve) => {
+    give = resolve;
+  });
+  const storage = openStorage();
+  const list = storage.list.bind(storage);
+  jest.spyOn(storage, "list").mockImplementation(async (section) => {
+    await waiting;
+    return list(section);
+  });
+  store.dispatch(boardLookedAt({ group: "place" }));
+  store.dispatch(preferred({ aheadAs: "reach", reach: 730 }));
+  render(<Ahead />, { wrapper: Around });
+  await screen.findByRole("combobox", { name: "Grouped by" });
+  expect(screen.queryAllByRole("heading", { level: 2 })).toEqual([]);
+  give();
+  const [first] = await screen.findAllByRole("heading", { level: 2 });
+  expect(first).toHaveTextContent("At home");
 });
 
 test("only what is due, of one place", async () => {

@@ -1,18 +1,19 @@
 import { useLiveQuery } from "dexie-react-hooks";
-import { useMemo } from "react";
 import { useBook } from "../../../app/openBook.js";
 import type { BoardNames } from "./boardGroups.js";
 
-/** What the places and people of the open book are called. */
-export function useBoardNames(): BoardNames {
+const named = (
+  list: readonly { readonly id: string; readonly name: string }[],
+): ReadonlyMap<string, string> => new Map(list.map(({ id, name }) => [id, name]));
+
+/** No place and no person is known by name. */
+export const NO_NAMES: BoardNames = { places: new Map(), people: new Map() };
+
+/** What the places and people of the open book are called; undefined until read. */
+export function useBoardNames(): BoardNames | undefined {
   const { storage } = useBook();
-  const read = useLiveQuery(
-    async () => ({ places: await storage.list("places"), people: await storage.list("people") }),
-    [storage],
-  );
-  return useMemo(() => {
-    const named = (list: readonly { readonly id: string; readonly name: string }[] = []) =>
-      new Map(list.map(({ id, name }) => [id, name] as const));
-    return { places: named(read?.places), people: named(read?.people) };
-  }, [read]);
+  return useLiveQuery(async () => {
+    const places = named(await storage.list("places"));
+    return { places, people: named(await storage.list("people")) };
+  }, [storage]);
 }
