@@ -4,14 +4,14 @@ import {
   type MachineReckoning,
   type TaskReckoning,
 } from "@yonderfell/core";
-import { reasonLine, unitOf } from "./reasonLine.js";
+import { reasonLine, unitOfLimit } from "./reasonLine.js";
 
 const TITLES = ["machine", "task", "state", "likely", "between", "left", "because"];
 
 function leftWords(task: TaskReckoning, machine: MachineReckoning): string {
   const limit = task.governs === null ? undefined : task.limits[task.governs];
   if (limit === undefined || limit.remaining === null) return "";
-  const unit = limit.kind === "calendar" ? "days" : unitOf(machine, limit.meter);
+  const unit = unitOfLimit(limit, machine);
   const amount = Math.round(Math.abs(limit.remaining) * 10) / 10;
   return `${amount} ${unit}${limit.remaining < 0 ? " over" : ""}`;
 }

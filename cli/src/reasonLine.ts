@@ -1,6 +1,5 @@
 import {
   formatDay,
-  isMeterLimit,
   type CompletionFact,
   type LimitReckoning,
   type MachineReckoning,
@@ -14,25 +13,48 @@ export function unitOf(machine: MachineReckoning, meter: string): string {
   return machine.meters.find((candidate) => candidate.meter.id === meter)?.meter.unit ?? "";
 }
 
+/** The unit a limit is counted in. */
+export function unitOfLimit(limit: LimitReckoning, machine: MachineReckoning): string {
+  switch (limit.kind) {
+    case "calendar":
+      return "days";
+    case "meter":
+      return unitOf(machine, limit.meter);
+  }
+}
+
 /** The interval of a limit: `every 12000 km`, `at 50 then every 250 h`, `every 12 months`. */
 export function intervalWords({ limit }: LimitReckoning, machine: MachineReckoning): string {
-  if (!isMeterLimit(limit)) {
-    return (limit.months ?? null) === null
-      ? `every ${limit.days} days`
-      : `every ${limit.months} months`;
+  switch (limit.kind) {
+    case "calendar": {
+      const { months, days } = limit.interval;
+      return months === undefined ? `every ${days} days` : `every ${months} months`;
+    }
+    case "meter": {
+      const unit = unitOf(machine, limit.meter);
+      const at = limit.at.length === 0 ? "" : `at ${limit.at.join(", ")}`;
+      const every = limit.every === null ? "" : `every ${limit.every}`;
+      return `${[at, every].filter((part) => part !== "").join(" then ")} ${unit}`;
+    }
   }
-  const unit = unitOf(machine, limit.meter);
-  const at = (limit.at ?? []).length === 0 ? "" : `at ${(limit.at ?? []).join(", ")}`;
-  const every = (limit.every ?? null) === null ? "" : `every ${limit.every}`;
-  return `${[at, every].filter((part) => part !== "").join(" then ")} ${unit}`;
 }
 
 function doneWords(fact: CompletionFact, limit: LimitReckoning, machine: MachineReckoning): string {
   const assumed = fact.assumed ? " (assumed)" : "";
-  if (limit.kind === "calendar" || fact.dial === null)
-    return `last ${formatDay(fact.day)}${assumed}`;
-  const old = fact.oldDial ? " on the old dial" : "";
-  return `last ${formatDay(fact.day)} at ${rounded(fact.dial)} ${unitOf(machine, limit.meter)}${old}${assumed}`;
+  return `last ${formatDay(fact.day)}${atWords(fact, limit, machine)}${assumed}`;
+}
+
+/** The figure on the limit's meter when something was done, where it counts on one. */
+function atWords(fact: CompletionFact, limit: LimitReckoning, machine: MachineReckoning): string {
+  switch (limit.kind) {
+    case "calendar":
+      return "";
+    case "meter": {
+      if (fact.dial === null) return "";
+      const old = fact.oldDial ? " on the old dial" : "";
+      return ` at ${rounded(fact.dial)} ${unitOf(machine, limit.meter)}${old}`;
+    }
+  }
 }
 
 function basisWords(limit: LimitReckoning, machine: MachineReckoning): string {
@@ -74,10 +96,14 @@ function basisWords(limit: LimitReckoning, machine: MachineReckoning): string {
 
 /** Where a limit falls due, in figures of today's dial. */
 function dueWords(limit: LimitReckoning, machine: MachineReckoning): string {
-  if (limit.kind === "calendar") return limit.dueOn === null ? "" : `due ${formatDay(limit.dueOn)}`;
-  return limit.dialAt === null
-    ? ""
-    : `due at ${rounded(limit.dialAt)} ${unitOf(machine, limit.meter)}`;
+  switch (limit.kind) {
+    case "calendar":
+      return limit.dueOn === null ? "" : `due ${formatDay(limit.dueOn)}`;
+    case "meter": {
+      const unit = unitOf(machine, limit.meter);
+      return limit.dialAt === null ? "" : `due at ${rounded(limit.dialAt)} ${unit}`;
+    }
+  }
 }
 
 /** Why a task is due when it is, in one line: the governing limit, else the first. */
@@ -89,6 +115,6 @@ export function reasonLine(task: TaskReckoning, machine: MachineReckoning): stri
     basisWords(limit, machine),
     dueWords(limit, machine),
   ];
-  const hard = limit.limit.hard === true ? ["hard"] : [];
+  const hard = limit.limit.hard ? ["hard"] : [];
   return [...parts, ...hard].filter((part) => part !== "").join("; ");
 }

@@ -1,4 +1,4 @@
-import type { CalendarLimit, MeterId, MeterLimit } from "@yonderfell/core";
+import type { CalendarLimitRecord, MeterId, MeterLimitRecord } from "@yonderfell/core";
 
 /** The distance meter of a machine of the scenario. */
 export const ODO = "odo" as MeterId;
@@ -7,16 +7,23 @@ export const ODO = "odo" as MeterId;
 export const HRS = "hrs" as MeterId;
 
 /** A meter limit: every so much, in the meter's unit. */
-export function every(meter: MeterId, amount: number, more: Partial<MeterLimit> = {}): MeterLimit {
+export function every(
+  meter: MeterId,
+  amount: number,
+  more: Partial<MeterLimitRecord> = {},
+): MeterLimitRecord {
   return { meter, every: amount, ...more };
 }
 
 /** A calendar limit: every so many months. */
-export function months(count: number, more: Partial<CalendarLimit> = {}): CalendarLimit {
+export function months(
+  count: number,
+  more: Partial<CalendarLimitRecord> = {},
+): CalendarLimitRecord {
   return { months: count, ...more };
 }
 
 /** A calendar limit: every so many days. */
-export function days(count: number, more: Partial<CalendarLimit> = {}): CalendarLimit {
+export function days(count: number, more: Partial<CalendarLimitRecord> = {}): CalendarLimitRecord {
   return { days: count, ...more };
 }

@@ -1,4 +1,4 @@
-import type { Entry, Fitment, Known, Limit, Machine, Task } from "@yonderfell/core";
+import type { Entry, Fitment, Known, LimitRecord, Machine, Task } from "@yonderfell/core";
 import type { ScenarioFluid, ScenarioPoint, ScenarioSpecification } from "./plate.js";
 
 /** How a machine runs: most units on a working day by month (January first), and the days of the week it works (Monday 1). */
@@ -29,7 +29,7 @@ export interface ScenarioMeter {
 export interface ScenarioTask {
   readonly id: string;
   readonly name: string;
-  readonly regimes?: Readonly<Record<string, readonly Limit[]>>;
+  readonly regimes?: Readonly<Record<string, readonly LimitRecord[]>>;
   readonly anchor?: "grid";
   readonly nth?: { readonly of: string; readonly every: number };
   readonly follows?:

@@ -3,7 +3,7 @@ import { quantitySchema } from "../quantity/quantity.js";
 import { nameField, positiveField, positiveWholeField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, meterIdField, taskIdField } from "./ids.js";
 import { limitSchema } from "./limit.js";
-import type { Limit } from "./limitKind.js";
+import type { LimitRecord } from "./limitRecord.js";
 import { revisionField } from "./revisionField.js";
 
 /** The limits of one regime. */
@@ -144,5 +144,5 @@ type TaskField =
 
 /** A task of the book. Fields it does not name are kept with it. */
 export type Task = Readonly<Pick<TaskShape, TaskField>> & {
-  readonly regimes?: Readonly<Record<string, readonly Limit[]>> | null | undefined;
+  readonly regimes?: Readonly<Record<string, readonly LimitRecord[]>> | null | undefined;
 };

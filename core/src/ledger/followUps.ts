@@ -63,7 +63,12 @@ function dayDone(task: Task, entries: ReadonlySet<string>, state: MachineState):
     const ends = [days, Math.ceil(days / 2)].map((span) => addDays(armedBy.day, span));
     return ends.find((day) => day <= state.today) ?? null;
   }
-  return owed.kind === "meter" ? dayRun(armedBy, follows.amount ?? 0, owed.reckoning, state) : null;
+  switch (owed.kind) {
+    case "meter":
+      return dayRun(armedBy, follows.amount ?? 0, owed.reckoning, state);
+    case "calendar":
+      return null;
+  }
 }
 
 /** The day by which a meter has run an amount past a completion, else half of it. */

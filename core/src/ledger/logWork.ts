@@ -2,7 +2,8 @@ import { applyChange, put, type Change, type RecordChange } from "../book/change
 import type { CommandContext, CommandResult } from "../book/command.js";
 import type { Entry, LookAgain, ReminderFact } from "../book/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/ids.js";
-import { isMeterLimit } from "../book/limitKind.js";
+import type { LimitRecord } from "../book/limitRecord.js";
+import { limitOf, limitsOfKind } from "../limit/limit.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success, type Result } from "../book/result.js";
 import type { Task } from "../book/task.js";
@@ -96,17 +97,27 @@ function fixedDates(book: MachineBook, { validUntil }: LogWorkInput): RecordChan
     if (task === undefined) return [];
     const regimes = Object.entries(task.regimes ?? {}).map(([name, limits]) => [
       name,
-      limits.map((limit) => (isMeterLimit(limit) ? limit : { ...limit, from: formatDay(day) })),
+      limits.map((limit) => countedFrom(limit, day)),
     ]);
     const after = { ...task, regimes: Object.fromEntries(regimes) as Task["regimes"] };
     return [{ section: "tasks", id, before: task, after }];
   });
 }
 
+/** A limit with its fixed points counted from a day, where it is one that has such. */
+function countedFrom(limit: LimitRecord, day: DayNumber): LimitRecord {
+  switch (limitOf(limit).kind) {
+    case "meter":
+      return limit;
+    case "calendar":
+      return { ...limit, from: formatDay(day) };
+  }
+}
+
 /** Whether papers may say until when a task that is done holds: it is on fixed dates of the calendar. */
 export function mayHoldUntil({ anchor, regimes }: Pick<Task, "anchor" | "regimes">): boolean {
   const limits = Object.values(regimes ?? {}).flat();
-  return anchor === "grid" && limits.some((limit) => !isMeterLimit(limit));
+  return anchor === "grid" && limitsOfKind(limits.map(limitOf), "calendar").length > 0;
 }
 
 /** Checks work, and settles its figures one after the other, each beside what the ones before have changed. */

@@ -2,7 +2,7 @@ import { applyChange, put, type Change, type RecordChange } from "../book/change
 import type { CommandContext, CommandResult } from "../book/command.js";
 import { currentRecords } from "../book/currentRecords.js";
 import type { TaskId } from "../book/ids.js";
-import type { Limit } from "../book/limitKind.js";
+import type { LimitRecord } from "../book/limitRecord.js";
 import type { Machine, Meter } from "../book/machine.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success } from "../book/result.js";
@@ -57,7 +57,7 @@ function meterFor(machine: Machine, measure: string): Meter | null {
   return (machine.meters ?? []).find((meter) => meter.measure === measure) ?? null;
 }
 
-function limitOn(limit: PlanLimit, machine: Machine): Limit | null {
+function limitOn(limit: PlanLimit, machine: Machine): LimitRecord | null {
   const { measure, ...rest } = limit;
   if (limit.measure === "calendar") return rest;
   const meter = meterFor(machine, measure);
@@ -74,7 +74,7 @@ function limitOn(limit: PlanLimit, machine: Machine): Limit | null {
 }
 
 /** The limits of every regime on a machine; a regime left without any of the limits it had is left out, and null stands for none left. */
-function regimesOn(task: PlanTask, machine: Machine): Record<string, Limit[]> | null {
+function regimesOn(task: PlanTask, machine: Machine): Record<string, LimitRecord[]> | null {
   const regimes = Object.entries(task.regimes ?? {}).flatMap(([name, limits]) => {
     const own = limits.flatMap((limit) => limitOn(limit, machine) ?? []);
     return limits.length > 0 && own.length === 0 ? [] : [[name, own] as const];

@@ -1,7 +1,7 @@
+import { limitOf, limitsOnMeter } from "../limit/limit.js";
 import { put, type RecordChange } from "../book/change.js";
 import type { CommandContext, CommandResult } from "../book/command.js";
 import type { MeterId, TaskId } from "../book/ids.js";
-import { isMeterLimit } from "../book/limitKind.js";
 import type { MachineBook } from "../book/machineBook.js";
 import { failure, success } from "../book/result.js";
 import type { Task } from "../book/task.js";
@@ -82,7 +82,7 @@ function issuesOf({ name, every, steps }: LadderInput): LadderIssue[] {
 function firstLimits(before: Task | null, meter: MeterId, every: number): Task["regimes"] {
   const regimes = before?.regimes ?? {};
   const others = (regimes[DEFAULT_REGIME] ?? []).filter(
-    (limit) => !isMeterLimit(limit) || limit.meter !== meter,
+    (limit) => limitsOnMeter([limitOf(limit)], meter).length === 0,
   );
   return { ...regimes, [DEFAULT_REGIME]: [{ meter, every }, ...others] };
 }

@@ -7,7 +7,8 @@ import { hasReached } from "../meter/life.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
 import type { Completion } from "../schedule/completion.js";
 import { limitsDue } from "../schedule/limitsDue.js";
-import type { LimitDue, MachineState } from "../schedule/taskDue.js";
+import type { LimitDue } from "../schedule/limits/due.js";
+import type { MachineState } from "../schedule/taskDue.js";
 
 /** A turn of a task that is to come. */
 export interface Occurrence {
@@ -41,11 +42,13 @@ export function dayOfLife(
   return running.after(today, Math.ceil((due - life) / perDay - WHOLE_DAY_TOLERANCE));
 }
 
-function dayOfLimit({ due, ...limit }: LimitDue, today: DayNumber): DayNumber | null {
-  if (due.state !== "set") return null;
-  return limit.kind === "meter"
-    ? dayOfLife(limit.reckoning, due.due, today)
-    : (due.due as DayNumber);
+function dayOfLimit(limit: LimitDue, today: DayNumber): DayNumber | null {
+  switch (limit.kind) {
+    case "meter":
+      return limit.due.state === "set" ? dayOfLife(limit.reckoning, limit.due.due, today) : null;
+    case "calendar":
+      return limit.due.state === "set" ? limit.due.due : null;
+  }
 }
 
 /** When a task falls due next, all limits taken together; null where it has no day. */

@@ -1,5 +1,6 @@
+import { limitOf } from "../limit/limit.js";
 import type { MachineId } from "../book/ids.js";
-import { isMeterLimit, type Limit } from "../book/limitKind.js";
+import type { LimitRecord } from "../book/limitRecord.js";
 import type { Machine, Meter } from "../book/machine.js";
 import type { Task } from "../book/task.js";
 
@@ -67,18 +68,21 @@ function said<T extends object>(record: T): Partial<T> {
   return Object.fromEntries(kept) as Partial<T>;
 }
 
-function planLimit(limit: Limit, meters: ReadonlyMap<string, Meter>): PlanLimit | null {
-  const { grace, hard } = limit;
-  const more = said({ grace, hard, for: limit.for }) as Partial<PlanLimit>;
-  if (!isMeterLimit(limit)) {
-    const { months, days } = limit;
-    return { measure: "calendar", ...said({ months, days }), ...more } as PlanLimit;
+function planLimit(record: LimitRecord, meters: ReadonlyMap<string, Meter>): PlanLimit | null {
+  const { grace, hard } = record;
+  const limit = limitOf(record);
+  const more = said({ grace, hard, for: limit.products }) as Partial<PlanLimit>;
+  switch (limit.kind) {
+    case "calendar":
+      return { measure: "calendar", ...limit.interval, ...more } as PlanLimit;
+    case "meter": {
+      const meter = meters.get(limit.meter);
+      if (meter === undefined) return null;
+      const { every, at } = limit;
+      const { measure, unit } = meter;
+      return { measure, unit, ...said({ every, at }), ...more } as PlanLimit;
+    }
   }
-  const meter = meters.get(limit.meter);
-  if (meter === undefined) return null;
-  const { every, at } = limit;
-  const { measure, unit } = meter;
-  return { measure, unit, ...said({ every, at }), ...more } as PlanLimit;
 }
 
 /** The plan of a machine, to be put on a sister of it: its tasks by their ids; days of its own life, such as fixed dates and regimes overridden for this one, are left out. */

@@ -1,3 +1,5 @@
+import type { LimitRecord } from "../book/limitRecord.js";
+import { limitOf } from "../limit/limit.js";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
 import { machinePlateOf } from "../book/machinePlate.js";
 import { recordsByMachine } from "../book/machineRecords.js";
@@ -186,7 +188,9 @@ describe("schools side by side", () => {
     ];
     const [sum] = compare({ tasks: [{ ...OIL, regimes: { handbook: limits } }], entries }, 1);
     expect(sum?.turns).toBe(4);
-    expect(sum?.tasks[0]?.limits).toEqual([limits[0]]);
+    expect(sum?.tasks[0]?.limits).toEqual(
+      limits.slice(0, 1).map((limit) => limitOf(limit as LimitRecord)),
+    );
   });
 
   test("the usual schools come first, others after them by name", () => {

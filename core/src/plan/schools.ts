@@ -1,6 +1,6 @@
 import type { MachineRecords } from "../book/machineRecords.js";
 import type { TaskId } from "../book/ids.js";
-import type { Limit } from "../book/limitKind.js";
+import type { Limit } from "../limit/limit.js";
 import { ownValue } from "../book/ownValue.js";
 import type { Settings } from "../book/settings.js";
 import type { Task } from "../book/task.js";

@@ -4,7 +4,7 @@ import type { MachineReckoning } from "./reckonMachine.js";
 
 /** A limit as the due list prints it (due rules §8). */
 export interface DueListLimit {
-  readonly kind: "meter" | "calendar";
+  readonly kind: LimitReckoning["kind"];
   readonly meter?: string;
   readonly from: number | string | null;
   readonly dueAt?: number | null;
@@ -50,13 +50,17 @@ function limitLine(limit: LimitReckoning): DueListLimit {
     likely: dateOrNull(limit.forecast?.likely),
     late: dateOrNull(limit.forecast?.late),
   };
-  if (limit.kind === "meter") {
-    const { kind, meter, from, dueAt, dialAt, remaining, status } = limit;
-    return { kind, meter, from, dueAt, dialAt, remaining, status, ...dates };
+  const { remaining, status } = limit;
+  switch (limit.kind) {
+    case "meter": {
+      const { kind, meter, from, dueAt, dialAt } = limit;
+      return { kind, meter, from, dueAt, dialAt, remaining, status, ...dates };
+    }
+    case "calendar": {
+      const [from, dueOn] = [dateOrNull(limit.from), dateOrNull(limit.dueOn)];
+      return { kind: limit.kind, from, dueOn, remaining, status, ...dates };
+    }
   }
-  const { kind, remaining, status } = limit;
-  const from = dateOrNull(limit.from);
-  return { kind, from, dueOn: dateOrNull(limit.dueOn), remaining, status, ...dates };
 }
 
 /** The due list of reckoned machines; numbers unrounded, what cannot be computed null. */

@@ -1,5 +1,6 @@
 import type { Task } from "../book/task.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
+import { everyInterval, everySoMuch } from "../limit/limit.js";
 import { hasReached } from "../meter/life.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
 import {
@@ -9,8 +10,8 @@ import {
   isLater,
   type Completion,
 } from "./completion.js";
-import type { Due } from "./due.js";
-import { completionsOf, type LimitDue, type MachineState } from "./taskDue.js";
+import type { Due, LimitDue } from "./limits/due.js";
+import { completionsOf, type MachineState } from "./taskDue.js";
 
 type Follows = NonNullable<Task["follows"]>;
 
@@ -23,7 +24,8 @@ export function followsDue(task: Task, follows: Follows, state: MachineState): L
       : completionsOf(state, task.id).filter((completion) => isLater(completion, armedBy));
   const days = follows.days ?? null;
   if (days !== null) {
-    return [{ kind: "calendar", limit: { days }, due: byDays(follows, days, armedBy, later) }];
+    const limit = everyInterval({ days });
+    return [{ kind: "calendar", limit, due: byDays(follows, days, armedBy, later) }];
   }
   const meter = follows.meter ?? null;
   const reckoning = meter === null ? undefined : state.meters.get(meter);
@@ -32,7 +34,7 @@ export function followsDue(task: Task, follows: Follows, state: MachineState): L
   return [
     {
       kind: "meter",
-      limit: { meter, every: amount },
+      limit: everySoMuch(meter, amount),
       reckoning,
       due: byMeter(follows, amount, armedBy, later, reckoning),
     },

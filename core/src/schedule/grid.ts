@@ -1,4 +1,4 @@
-import type { MeterLimit } from "../book/limitKind.js";
+import type { MeterLimit } from "../limit/limit.js";
 import { addIntervals, intervalsUpTo, type CalendarInterval } from "../calendar/interval.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { hasReached, LIFE_TOLERANCE } from "../meter/life.js";
@@ -7,20 +7,17 @@ import { hasReached, LIFE_TOLERANCE } from "../meter/life.js";
 const NEAR_AHEAD = 1 / 4;
 
 /** Grid points of a meter limit: the milestones, then every so much past the last; point 0 is 0. */
-export function gridPoint(limit: MeterLimit, position: number): number | null {
-  const milestones = limit.at ?? [];
+export function gridPoint({ at: milestones, every }: MeterLimit, position: number): number | null {
   if (position <= 0) return 0;
   const milestone = milestones[position - 1];
   if (milestone !== undefined) return milestone;
-  const every = limit.every ?? null;
   if (every === null) return null;
   return (milestones[milestones.length - 1] ?? 0) + (position - milestones.length) * every;
 }
 
 /** The position of the grid point that a completion at life `done` satisfies (due rules §5). */
 export function satisfiedPosition(limit: MeterLimit, done: number): number {
-  const milestones = limit.at ?? [];
-  const every = limit.every ?? null;
+  const { at: milestones, every } = limit;
   let position = milestones.filter((milestone) => hasReached(done, milestone)).length;
   if (position === milestones.length && every !== null) {
     const base = milestones[milestones.length - 1] ?? 0;

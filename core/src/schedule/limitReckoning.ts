@@ -1,5 +1,5 @@
 import type { MeterId, TaskId } from "../book/ids.js";
-import type { Limit } from "../book/limitKind.js";
+import type { CalendarLimit, MeterLimit } from "../limit/limit.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import type { CompletionFact } from "./completion.js";
 import type { Forecast } from "./forecast.js";
@@ -53,8 +53,6 @@ export type Basis =
     };
 
 interface LimitReckoningBase {
-  /** The limit it comes from; for nth the one borrowed, for follows one made of it. */
-  readonly limit: Limit;
   readonly basis: Basis;
   readonly status: Status;
   readonly forecast: Forecast | null;
@@ -65,6 +63,8 @@ interface LimitReckoningBase {
 /** A meter limit reckoned; figures in the meter's unit, as life but for `dialAt`. */
 export interface MeterLimitReckoning extends LimitReckoningBase {
   readonly kind: "meter";
+  /** The limit it comes from; for nth the one borrowed, for follows one made of it. */
+  readonly limit: MeterLimit;
   readonly meter: MeterId;
   readonly from: number | null;
   readonly dueAt: number | null;
@@ -76,6 +76,8 @@ export interface MeterLimitReckoning extends LimitReckoningBase {
 /** A calendar limit reckoned; `remaining` in days. */
 export interface CalendarLimitReckoning extends LimitReckoningBase {
   readonly kind: "calendar";
+  /** As for a meter limit. */
+  readonly limit: CalendarLimit;
   readonly from: DayNumber | null;
   readonly dueOn: DayNumber | null;
   readonly remaining: number | null;

@@ -2,7 +2,8 @@ import type { Task } from "../book/task.js";
 import { followsDue } from "./follows.js";
 import { nthDue } from "./nth.js";
 import { testedDue, testInEffect } from "./setAside.js";
-import { ownLimitsDue, type LimitDue, type MachineState } from "./taskDue.js";
+import type { LimitDue } from "./limits/due.js";
+import { ownLimitsDue, type MachineState } from "./taskDue.js";
 
 /** Where its limits are due; those of a task tested sound are set aside but for the hard ones (due rules §11). */
 export function limitsDue(task: Task, state: MachineState): LimitDue[] {
@@ -10,7 +11,7 @@ export function limitsDue(task: Task, state: MachineState): LimitDue[] {
   const own = limitsWithoutTest(task, state);
   const isFinished = own.length > 0 && own.every(({ due }) => due.state === "finished");
   if (test === null || isFinished) return own;
-  return [...testedDue(test, state), ...own.filter(({ limit }) => limit.hard === true)];
+  return [...testedDue(test, state), ...own.filter(({ limit }) => limit.hard)];
 }
 
 function limitsWithoutTest(task: Task, state: MachineState): LimitDue[] {

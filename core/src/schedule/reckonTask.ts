@@ -1,17 +1,10 @@
 import type { Settings } from "../book/settings.js";
 import type { Task } from "../book/task.js";
-import { graceEnd } from "./graceEnd.js";
-import { certain, forecastLife } from "./forecast.js";
-import type {
-  CalendarLimitReckoning,
-  LimitReckoning,
-  MeterLimitReckoning,
-  Status,
-} from "./limitReckoning.js";
+import type { LimitReckoning, Status } from "./limitReckoning.js";
+import { reckonLimit, standsOnDoubt } from "./limits/kinds.js";
 import { limitsDue } from "./limitsDue.js";
 import { calledDue, callInEffect } from "./setAside.js";
-import { calendarStatus, meterStatus, windowsFor } from "./status.js";
-import { limitsInForce, type LimitDue, type MachineState } from "./taskDue.js";
+import { limitsInForce, type MachineState } from "./taskDue.js";
 
 /** When a task is due and why (due rules §7). */
 export interface TaskReckoning {
@@ -30,112 +23,13 @@ export function reckonTask(task: Task, state: MachineState, settings: Settings):
   const call = callInEffect(task, state);
   const own = limitsDue(task, state);
   const dues = call === null ? own : [...own, calledDue(call, settings)];
-  const limits = dues.map((due) => reckonLimit(due, state, settings));
+  const limits = dues.map((due) => reckonLimit(due, state.today, settings));
   const tied = (task.nth ?? null) !== null || (task.follows ?? null) !== null;
   const verdict = decide(limits.slice(0, own.length), task);
   const { status, governs } = call === null ? verdict : withCall(verdict, limits);
   const regime = tied ? null : limitsInForce(task, state.machine).regime;
   const doubtful = dues.some(standsOnDoubt) || limits.some((limit) => limit.status === "unknown");
   return { task, status, governs, regime, doubtful, limits };
-}
-
-function standsOnDoubt(due: LimitDue): boolean {
-  return due.kind === "meter" && (due.reckoning.stale || due.reckoning.stoppedOn !== null);
-}
-
-function reckonLimit(due: LimitDue, state: MachineState, settings: Settings): LimitReckoning {
-  return due.kind === "meter"
-    ? reckonMeterLimit(due, state, settings)
-    : reckonCalendarLimit(due, state, settings);
-}
-
-function reckonMeterLimit(
-  { limit, reckoning, due }: Extract<LimitDue, { kind: "meter" }>,
-  { today }: MachineState,
-  settings: Settings,
-): MeterLimitReckoning {
-  const { meter } = limit;
-  const { basis } = due;
-  if (due.state !== "set") {
-    const status = due.state;
-    const none = null;
-    return {
-      kind: "meter",
-      meter,
-      limit,
-      basis,
-      from: none,
-      dueAt: none,
-      dialAt: none,
-      remaining: none,
-      forecast: none,
-      graceUntil: none,
-      status,
-    };
-  }
-  const { due: dueAt, from } = due;
-  const dialAt = dueAt - reckoning.offset;
-  if (reckoning.life === null) {
-    return {
-      kind: "meter",
-      meter,
-      limit,
-      basis,
-      from,
-      dueAt,
-      dialAt,
-      remaining: null,
-      forecast: null,
-      graceUntil: null,
-      status: "unknown",
-    };
-  }
-  const remaining = dueAt - reckoning.life;
-  const forecast = forecastLife(reckoning, dueAt, today);
-  const span = from === null ? null : dueAt - from;
-  const windows = windowsFor(limit, reckoning.rate.perDay, settings);
-  const status = meterStatus(limit, remaining, span, forecast, today, windows);
-  const graceUntil = forecast === null ? null : graceEnd(limit, forecast.likely, reckoning);
-  return {
-    ...{ kind: "meter", meter, limit, basis, from, dueAt, dialAt, remaining, forecast, status },
-    graceUntil,
-  };
-}
-
-function reckonCalendarLimit(
-  { limit, due }: Extract<LimitDue, { kind: "calendar" }>,
-  { today }: MachineState,
-  settings: Settings,
-): CalendarLimitReckoning {
-  const { basis } = due;
-  if (due.state !== "set") {
-    const status = due.state;
-    return {
-      kind: "calendar",
-      limit,
-      basis,
-      from: null,
-      dueOn: null,
-      remaining: null,
-      forecast: null,
-      graceUntil: null,
-      status,
-    };
-  }
-  const { due: dueOn, from } = due;
-  const remaining = dueOn - today;
-  const status = calendarStatus(limit, remaining, today, windowsFor(limit, null, settings));
-  return {
-    kind: "calendar",
-    limit,
-    basis,
-    from,
-    dueOn,
-    remaining,
-    forecast: certain(dueOn),
-    graceUntil: graceEnd(limit, dueOn, null),
-    status,
-  };
 }
 
 const PRESSING: readonly Status[] = ["overdue", "due", "soon", "clear"];

@@ -1,6 +1,7 @@
 import type { Settings } from "../book/settings.js";
 import type { Task } from "../book/task.js";
 import { addIntervals } from "../calendar/interval.js";
+import { everyInterval, everySoMuch } from "../limit/limit.js";
 import {
   completionFact,
   completionLife,
@@ -8,7 +9,8 @@ import {
   isLater,
   type Completion,
 } from "./completion.js";
-import { completionsOf, type LimitDue, type MachineState } from "./taskDue.js";
+import type { LimitDue } from "./limits/due.js";
+import { completionsOf, type MachineState } from "./taskDue.js";
 import type { Call, SoundTest } from "./taskMarks.js";
 
 /** The latest of some completions and others, null where there is none. */
@@ -43,16 +45,16 @@ export function testedDue({ by, lookAgain }: SoundTest, state: MachineState): Li
   const meter = lookAgain.meter ?? null;
   if (meter === null) {
     const months = lookAgain.months ?? null;
-    const limit = months === null ? { days: lookAgain.days ?? 1 } : { months };
     const interval = months === null ? { days: lookAgain.days ?? 1 } : { months };
     const basis = { code: "tested-sound", test: datedFact(by), found } as const;
     const due = addIntervals(by.day, interval, 1);
+    const limit = everyInterval(interval);
     return [{ kind: "calendar", limit, due: { state: "set", due, from: by.day, basis } }];
   }
   const reckoning = state.meters.get(meter);
   if (reckoning === undefined) return [];
   const every = lookAgain.amount ?? 0;
-  const limit = { meter, every };
+  const limit = everySoMuch(meter, every);
   const test = completionFact(by, reckoning);
   const from = completionLife(by, reckoning);
   if (from === null) {
@@ -68,6 +70,6 @@ export function testedDue({ by, lookAgain }: SoundTest, state: MachineState): Li
 /** The limit of a task that is wanted at once: due on the day it was called for, with the window of *due* as its grace (due rules §12). */
 export function calledDue({ by, code }: Call, settings: Settings): LimitDue {
   const basis = { code: "wanted", by: datedFact(by), reminder: code } as const;
-  const limit = { days: 1, grace: settings.dueWithinDays };
+  const limit = { ...everyInterval({ days: 1 }), grace: settings.dueWithinDays };
   return { kind: "calendar", limit, due: { state: "set", due: by.day, from: by.day, basis } };
 }

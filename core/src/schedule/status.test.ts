@@ -1,6 +1,10 @@
 import { bookOf, done, read, task, type BookParts } from "../../test/books.js";
 import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
 import { reckonBook } from "./reckonBook.js";
+import type { MeterId } from "../book/ids.js";
+import type { LimitRecord } from "../book/limitRecord.js";
+import { everyInterval, everySoMuch, limitOf } from "../limit/limit.js";
+import { limitDays } from "./limits/kinds.js";
 import { calendarStatus, meterStatus, windowsFor } from "./status.js";
 
 const TODAY = dayOf("2026-11-23");
@@ -17,10 +21,8 @@ test.each([
   [{ meter: "odo", every: 600 }, 0, 7, 30],
   [{ meter: "odo", at: [600] }, 60, 7, 30],
 ])("the windows of %j at %j a day are %i and %i days", (limit, perDay, dueWithin, lead) => {
-  expect(windowsFor(limit as Parameters<typeof windowsFor>[0], perDay, SETTINGS)).toEqual({
-    dueWithin,
-    lead,
-  });
+  const days = limitDays(limitOf(limit as LimitRecord), () => perDay);
+  expect(windowsFor(days, SETTINGS)).toEqual({ dueWithin, lead });
 });
 
 const WINDOWS = { dueWithin: 7, lead: 30 };
@@ -38,7 +40,8 @@ test.each([
 ])(
   "a calendar limit with %i days left, grace %i, hard %s is %s",
   (remaining, grace, hard, status) => {
-    expect(calendarStatus({ months: 12, grace, hard }, remaining, TODAY, WINDOWS)).toBe(status);
+    const limit = { ...everyInterval({ months: 12 }), grace, hard };
+    expect(calendarStatus(limit, remaining, TODAY, WINDOWS)).toBe(status);
   },
 );
 
@@ -54,7 +57,7 @@ test.each([
 ])(
   "a meter limit without a forecast, %d of 100 left, grace %d, goes by its share: %s",
   (remaining, grace, status) => {
-    const limit = { meter: "odo", every: 100, grace } as Parameters<typeof meterStatus>[0];
+    const limit = { ...everySoMuch("odo" as MeterId, 100), grace };
     expect(meterStatus(limit, remaining, 100, null, TODAY, WINDOWS)).toBe(status);
   },
 );

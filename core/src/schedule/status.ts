@@ -1,9 +1,7 @@
-import { isMeterLimit, type Limit } from "../book/limitKind.js";
 import type { Settings } from "../book/settings.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
-import { intervalDays } from "../calendar/interval.js";
+import { graceOf, type CalendarLimit, type MeterLimit } from "../limit/limit.js";
 import { hasReached, isBelow } from "../meter/life.js";
-import { intervalOf } from "./due.js";
 import type { Forecast } from "./forecast.js";
 import type { Status } from "./limitReckoning.js";
 
@@ -21,10 +19,9 @@ export interface Windows {
 
 /**
  * The windows for a limit (due rules §7): the settings, but never more than a tenth and a quarter of
- * its interval. `perDay` is the meter's rate in units a day, null where unknown.
+ * its interval. `days` is how long that lasts, null where unknown.
  */
-export function windowsFor(limit: Limit, perDay: number | null, settings: Settings): Windows {
-  const days = lengthInDays(limit, perDay);
+export function windowsFor(days: number | null, settings: Settings): Windows {
   if (days === null) return { dueWithin: settings.dueWithinDays, lead: settings.leadDays };
   return {
     dueWithin: Math.min(settings.dueWithinDays, Math.floor(days / DUE_WINDOW_PARTS)),
@@ -32,24 +29,14 @@ export function windowsFor(limit: Limit, perDay: number | null, settings: Settin
   };
 }
 
-function lengthInDays(limit: Limit, perDay: number | null): number | null {
-  if (!isMeterLimit(limit)) return intervalDays(intervalOf(limit));
-  const every = limit.every ?? null;
-  return every === null || perDay === null || perDay <= 0 ? null : every / perDay;
-}
-
 function byForecast(likely: DayNumber, today: DayNumber, windows: Windows): Status {
   if (likely <= addDays(today, windows.dueWithin)) return "due";
   return likely <= addDays(today, windows.lead) ? "soon" : "clear";
 }
 
-function graceOf(limit: Limit): number {
-  return limit.hard === true ? 0 : (limit.grace ?? 0);
-}
-
 /** The status of a calendar limit with `remaining` days to its date. */
 export function calendarStatus(
-  limit: Limit,
+  limit: CalendarLimit,
   remaining: number,
   today: DayNumber,
   windows: Windows,
@@ -63,7 +50,7 @@ export function calendarStatus(
  * without a forecast it goes by the share left.
  */
 export function meterStatus(
-  limit: Limit,
+  limit: MeterLimit,
   remaining: number,
   span: number | null,
   forecast: Forecast | null,

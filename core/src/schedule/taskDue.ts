@@ -1,28 +1,13 @@
 import type { FluidId, TaskId } from "../book/ids.js";
-import {
-  isMeterLimit,
-  type CalendarLimit,
-  type Limit,
-  type MeterLimit,
-} from "../book/limitKind.js";
 import type { Machine } from "../book/machine.js";
 import { ownValue } from "../book/ownValue.js";
 import type { Task } from "../book/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
-import type { MeterReckoning } from "../meter/reckonMeter.js";
+import { limitOf, type Limit } from "../limit/limit.js";
 import type { Completion, MeterReckonings } from "./completion.js";
 import type { TaskMarks } from "./taskMarks.js";
-import { calendarDue, meterDue, type Due, type DueContext } from "./due.js";
-
-/** A limit with where it is due, before any forecast. */
-export type LimitDue =
-  | {
-      readonly kind: "meter";
-      readonly limit: MeterLimit;
-      readonly reckoning: MeterReckoning;
-      readonly due: Due<number>;
-    }
-  | { readonly kind: "calendar"; readonly limit: CalendarLimit; readonly due: Due<DayNumber> };
+import type { DueContext, LimitDue } from "./limits/due.js";
+import { limitDue } from "./limits/kinds.js";
 
 /** A machine as the due rules see it on `today`: its meters and what was done when. */
 export interface MachineState {
@@ -49,7 +34,7 @@ export interface LimitsInForce {
 function limitsOf(task: Task, regime: string | null | undefined): LimitsInForce | null {
   if (regime === null || regime === undefined) return null;
   const limits = ownValue(task.regimes, regime);
-  return limits === undefined ? null : { regime, limits };
+  return limits === undefined ? null : { regime, limits: limits.map(limitOf) };
 }
 
 /** The limits in force: those of the task's own regime, else the machine's, else the handbook's (due rules §4). */
@@ -66,7 +51,7 @@ export function limitsInForce(task: Task, machine: Machine): LimitsInForce {
  * no kind in particular always does, and so does every one while what is in it is not recorded.
  */
 export function holdsForProduct(limit: Limit, task: Task, state: MachineState): boolean {
-  const wanted = limit.for ?? [];
+  const { products: wanted } = limit;
   const fluid = task.uses?.[0]?.fluid;
   const kinds = fluid === undefined ? undefined : state.inside.get(fluid);
   return wanted.length === 0 || kinds === undefined || wanted.some((kind) => kinds.includes(kind));
@@ -92,14 +77,7 @@ export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
     historyIsKnown: (state.machine.history ?? "known") === "known",
     inService: inServiceDay(state.machine),
   };
-  const dues: LimitDue[] = [];
-  for (const limit of limitsInForce(task, state.machine).limits) {
-    if (!holdsForProduct(limit, task, state)) continue;
-    if (isMeterLimit(limit)) {
-      const reckoning = state.meters.get(limit.meter);
-      if (reckoning === undefined) continue;
-      dues.push({ kind: "meter", limit, reckoning, due: meterDue(limit, context, reckoning) });
-    } else dues.push({ kind: "calendar", limit, due: calendarDue(limit, context) });
-  }
-  return dues;
+  return limitsInForce(task, state.machine).limits.flatMap((limit) =>
+    holdsForProduct(limit, task, state) ? (limitDue(limit, context, state.meters) ?? []) : [],
+  );
 }

@@ -8,24 +8,38 @@ function taskName(id: TaskId, { machine }: Place): string {
 }
 
 /** `20 Jan 2026 at 41 800 km on the old dial`. */
-function doneWords(fact: CompletionFact, limit: LimitReckoning, { machine }: Place): string {
-  const assumed = fact.assumed ? " (assumed)" : "";
-  if (limit.kind === "calendar" || fact.dial === null) return `${fullDate(fact.day)}${assumed}`;
-  const figureThen = dialFigureWithUnit(fact.dial, unitOf(machine, limit.meter));
-  const about = fact.worked ? "about " : "";
-  const onOldDial = fact.oldDial ? " on the old dial" : "";
-  return `${fullDate(fact.day)} at ${about}${figureThen}${onOldDial}${assumed}`;
+function doneWords(fact: CompletionFact, limit: LimitReckoning, place: Place): string {
+  return `${fullDate(fact.day)}${atWords(fact, limit, place)}${fact.assumed ? " (assumed)" : ""}`;
+}
+
+/** The figure on the limit's meter when something was done, where it counts on one: ` at about 41 800 km on the old dial`. */
+function atWords(fact: CompletionFact, limit: LimitReckoning, { machine }: Place): string {
+  switch (limit.kind) {
+    case "calendar":
+      return "";
+    case "meter": {
+      if (fact.dial === null) return "";
+      const figureThen = dialFigureWithUnit(fact.dial, unitOf(machine, limit.meter));
+      const about = fact.worked ? "about " : "";
+      const onOldDial = fact.oldDial ? " on the old dial" : "";
+      return ` at ${about}${figureThen}${onOldDial}`;
+    }
+  }
 }
 
 /** Where it is due, in today's dial or as a date. */
 function dueWords(limit: LimitReckoning, place: Place): string {
-  if (limit.kind === "calendar")
-    return limit.dueOn === null ? "" : `due on ${fullDate(limit.dueOn)}`;
-  if (limit.dialAt === null) return "";
-  const meter = meterOf(place.machine, limit.meter);
-  const replaced = meter !== undefined && meter.life !== null && meter.dial !== meter.life;
-  const shown = dialFigureWithUnit(limit.dialAt, unitOf(place.machine, limit.meter));
-  return `due at ${shown}${replaced ? " on this dial" : ""}`;
+  switch (limit.kind) {
+    case "calendar":
+      return limit.dueOn === null ? "" : `due on ${fullDate(limit.dueOn)}`;
+    case "meter": {
+      if (limit.dialAt === null) return "";
+      const meter = meterOf(place.machine, limit.meter);
+      const replaced = meter !== undefined && meter.life !== null && meter.dial !== meter.life;
+      const shown = dialFigureWithUnit(limit.dialAt, unitOf(place.machine, limit.meter));
+      return `due at ${shown}${replaced ? " on this dial" : ""}`;
+    }
+  }
 }
 
 function rule(limit: LimitReckoning, place: Place): string {
@@ -123,15 +137,22 @@ function wantedWords({
 }
 
 function startWords(limit: LimitReckoning): string {
-  if (limit.kind === "meter") return "0";
-  return limit.from === null ? "its start" : `the day in service, ${fullDate(limit.from)}`;
+  switch (limit.kind) {
+    case "meter":
+      return "0";
+    case "calendar":
+      return limit.from === null ? "its start" : `the day in service, ${fullDate(limit.from)}`;
+  }
 }
 
 function gridPointWords(limit: LimitReckoning, { machine }: Place): string {
   if (limit.from === null) return "the start";
-  return limit.kind === "meter"
-    ? amount(limit.from, unitOf(machine, limit.meter))
-    : fullDate(limit.from);
+  switch (limit.kind) {
+    case "meter":
+      return amount(limit.from, unitOf(machine, limit.meter));
+    case "calendar":
+      return fullDate(limit.from);
+  }
 }
 
 function nthWords(

@@ -1,4 +1,10 @@
-import { daysBetween, type Task, type TaskReckoning } from "@yonderfell/core";
+import {
+  daysBetween,
+  limitOf,
+  limitsOfKind,
+  type Task,
+  type TaskReckoning,
+} from "@yonderfell/core";
 import { fullDate, sentence, shortDate, spanOfDays } from "./format.js";
 import { governing, limitName, meterName, meterOf, ruleWords, unitOf } from "./limitWords.js";
 import { basisWords } from "./basisWords.js";
@@ -87,7 +93,9 @@ function regimeWords({ task, regime, limits }: TaskReckoning, place: Place): str
 /** What has no date in a regime is said to last for life: what the other schools do. */
 function forLifeWords(task: Task, regime: string, { machine }: Place): string[] {
   const others = Object.entries(task.regimes ?? {}).flatMap(([name, limits]) => {
-    const rules = limits.map((limit) => ruleWords(limit, (meter) => unitOf(machine, meter)));
+    const rules = limits.map((limit) =>
+      ruleWords(limitOf(limit), (meter) => unitOf(machine, meter)),
+    );
     return rules.length === 0 ? [] : [`${name}: ${rules.join(" or ")}`];
   });
   const said = `For life, says ${regime === "handbook" ? "the handbook" : regime}: that is no date.`;
@@ -104,7 +112,12 @@ export function doubtWords(
   const names = unknown.map((limit) => `the ${limitName(limit, machine)}`);
   const notKnown =
     names.length === 0 ? [] : [`Doubtful: ${names.join(" and ")} cannot be reckoned.`];
-  const meters = new Set(limits.flatMap((limit) => (limit.kind === "meter" ? [limit.meter] : [])));
+  const meters = new Set(
+    limitsOfKind(
+      limits.map(({ limit }) => limit),
+      "meter",
+    ).map(({ meter }) => meter),
+  );
   const onMeters = [...meters].flatMap((id) => {
     const meter = meterOf(machine, id);
     if (meter === undefined) return [];

@@ -5,13 +5,22 @@ import {
   type MeterLimitReckoning,
 } from "@yonderfell/core";
 import { amount, counted, dateRange, perDay, shortDate, spanOfDays } from "./format.js";
-import { meterName, meterOf, unitOf } from "./limitWords.js";
+import { limitAmount, meterName, meterOf, unitOf } from "./limitWords.js";
 import type { Place } from "./place.js";
 import { idleWords } from "./standingWords.js";
 
 /** How fast the meter runs and what that makes of the limit, in sentences. */
 export function forecastWords(limit: LimitReckoning, place: Place): string[] {
-  if (limit.kind === "calendar" || limit.dueAt === null) return [];
+  switch (limit.kind) {
+    case "meter":
+      return meterForecastWords(limit, place);
+    case "calendar":
+      return [];
+  }
+}
+
+function meterForecastWords(limit: MeterLimitReckoning, place: Place): string[] {
+  if (limit.dueAt === null) return [];
   const meter = meterOf(place.machine, limit.meter);
   if (meter === undefined) return [];
   if (limit.remaining === null)
@@ -59,10 +68,9 @@ function rateSource(meter: BoardMeter): string {
 
 /** Whether a limit may be passed, and by how much. */
 export function graceWords(limit: LimitReckoning, { machine }: Place): string[] {
-  if (limit.limit.hard === true) return ["Required by law or warranty: no grace."];
-  const grace = limit.limit.grace ?? 0;
+  const { hard, grace } = limit.limit;
+  if (hard) return ["Required by law or warranty: no grace."];
   if (grace === 0) return [];
-  const shown =
-    limit.kind === "meter" ? amount(grace, unitOf(machine, limit.meter)) : counted(grace, "day");
+  const shown = limitAmount(limit.limit, grace, (meter) => unitOf(machine, meter));
   return [`${shown} of grace before it is overdue.`];
 }

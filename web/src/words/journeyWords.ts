@@ -72,7 +72,15 @@ export function fallsDueWords({ when, day, isAfterVisit }: JourneyTask, today: D
 
 /** Where the limit stands at return, in dial figures: `due at 15 650 km, 16 650 km at return`; of one by the calendar its rule. */
 export function atReturnWords(limit: LimitOnJourney): string {
-  if (limit.kind === "calendar") return ruleWords(limit.due.limit, () => "km");
+  switch (limit.kind) {
+    case "calendar":
+      return ruleWords(limit.due.limit, () => "km");
+    case "meter":
+      return meterAtReturn(limit);
+  }
+}
+
+function meterAtReturn(limit: Extract<LimitOnJourney, { kind: "meter" }>): string {
   const { meter, offset } = limit.run.reckoning;
   const dial = (life: number): string => dialFigureWithUnit(life - offset, meter.unit);
   const times =
@@ -82,22 +90,26 @@ export function atReturnWords(limit: LimitOnJourney): string {
   return `due at ${dial(limit.dueAt)}, ${dial(limit.run.lifeAtReturn ?? 0)} at return${times}`;
 }
 
-const limitAmount = (limit: LimitOnJourney, value: number): string =>
-  limit.kind === "calendar"
-    ? counted(Math.round(value), "day")
-    : runWords(value, limit.run.reckoning.meter);
+function runOrDays(limit: LimitOnJourney, value: number): string {
+  switch (limit.kind) {
+    case "calendar":
+      return counted(Math.round(value), "day");
+    case "meter":
+      return runWords(value, limit.run.reckoning.meter);
+  }
+}
 
 /** What doing it on the visit before comes to: `1 150 km early, 12 cr of its life unused`, or that it is late by then. */
 export function earlyWords(task: JourneyTask, visitOn: DayNumber | null, currency: string): string {
   const { early, limit, day } = task;
   if (visitOn !== null && day < visitOn) {
     const late = counted(daysBetween(day, visitOn), "day");
-    return limit.due.limit.hard === true
+    return limit.due.limit.hard
       ? `may not wait for it: ${late} past its hard limit`
       : `${late} late by then`;
   }
   if (early.unused <= 0) return "on its day";
-  const unused = `${limitAmount(limit, early.unused)} early`;
+  const unused = `${runOrDays(limit, early.unused)} early`;
   if (early.share === 0) return `${unused}, nothing lost: its dates are fixed`;
   return `${unused}, ${roundMoney(early.cost, currency)} of its life unused`;
 }
@@ -105,12 +117,12 @@ export function earlyWords(task: JourneyTask, visitOn: DayNumber | null, currenc
 /** What leaving it until return comes to: `1 000 km over, weighed as 6 cr`, or that it may not be. */
 export function waitingWords(task: JourneyTask, currency: string): string {
   const { limit, waiting, when } = task;
-  if (limit.due.limit.hard === true) return "may not wait: required by law or warranty";
+  if (limit.due.limit.hard) return "may not wait: required by law or warranty";
   if (when === "perhaps") return "most likely reaches to return";
   const over = Math.max(0, limit.overAtReturn);
   const { grace } = limit.due.limit;
   const within = grace ? (over > grace ? ", past its grace" : ", within its grace") : "";
-  return `${limitAmount(limit, over)} over${within}, weighed as ${roundMoney(waiting, currency)}`;
+  return `${runOrDays(limit, over)} over${within}, weighed as ${roundMoney(waiting, currency)}`;
 }
 
 /** How often a task comes up on the way. */

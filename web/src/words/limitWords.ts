@@ -1,6 +1,5 @@
 import {
   daysBetween,
-  isMeterLimit,
   type BoardMachine,
   type BoardMeter,
   type DayNumber,
@@ -34,7 +33,7 @@ export function intervalWords({ limit }: LimitReckoning, machine: BoardMachine):
 
 /** The interval of a limit: `every 15 000 km`, `at 50 h, then every 250 h`, `every 12 months`, `every 10 000 km with mineral`. */
 export function ruleWords(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
-  const kinds = limit.for ?? [];
+  const { products: kinds } = limit;
   const product = kinds.length === 0 ? "" : ` with ${kinds.join(" or ")}`;
   return `${plainRule(limit, unitOfMeter)}${product}`;
 }
@@ -42,16 +41,19 @@ export function ruleWords(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUn
 type MeterUnit = "km" | "mi" | "h";
 
 function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
-  if (!isMeterLimit(limit)) {
-    return (limit.months ?? null) === null
-      ? `every ${counted(limit.days ?? 0, "day")}`
-      : `every ${counted(limit.months ?? 0, "month")}`;
+  switch (limit.kind) {
+    case "calendar": {
+      const { months, days } = limit.interval;
+      return `every ${months === undefined ? counted(days, "day") : counted(months, "month")}`;
+    }
+    case "meter": {
+      const unit = unitOfMeter(limit.meter);
+      const milestones = limit.at.map((milestone) => figure(milestone)).join(", ");
+      const at = milestones === "" ? "" : `at ${milestones}${NBSP}${unit}`;
+      const every = limit.every === null ? "" : `every ${amount(limit.every, unit)}`;
+      return [at, every].filter((part) => part !== "").join(", then ");
+    }
   }
-  const unit = unitOfMeter(limit.meter);
-  const milestones = (limit.at ?? []).map((milestone) => figure(milestone)).join(", ");
-  const at = milestones === "" ? "" : `at ${milestones}${NBSP}${unit}`;
-  const every = (limit.every ?? null) === null ? "" : `every ${amount(limit.every ?? 0, unit)}`;
-  return [at, every].filter((part) => part !== "").join(", then ");
 }
 
 /** A limit by name: `24-month limit`, `14-day limit`, `odometer limit`, `look-again date`. */
@@ -61,30 +63,62 @@ export function limitName(limit: LimitReckoning, machine: BoardMachine): string 
   if (basis.code === "wanted") {
     return basis.reminder === null ? "wish to have it now" : `reminder ${basis.reminder}`;
   }
-  if (limit.kind === "meter") {
-    const meter = meterOf(machine, limit.meter);
-    return meter === undefined ? "limit" : `${meterName(meter)} limit`;
+  switch (limit.kind) {
+    case "meter": {
+      const meter = meterOf(machine, limit.meter);
+      return meter === undefined ? "limit" : `${meterName(meter)} limit`;
+    }
+    case "calendar": {
+      const { months, days } = limit.limit.interval;
+      return months === undefined ? `${days}-day limit` : `${months}-month limit`;
+    }
   }
-  const { months, days } = limit.limit as { months?: number | null; days?: number | null };
-  return (months ?? null) === null ? `${days}-day limit` : `${months}-month limit`;
+}
+
+/** An amount in a limit's own measure: `1 500 km`, `14 days`. */
+export function limitAmount(
+  limit: Limit,
+  value: number,
+  unitOfMeter: (meter: MeterId) => MeterUnit,
+): string {
+  switch (limit.kind) {
+    case "meter":
+      return amount(value, unitOfMeter(limit.meter));
+    case "calendar":
+      return counted(value, "day");
+  }
 }
 
 /** What is left of a limit in the unit that governs: `709 km left`, `4 h over`, `24-month limit`. */
 export function leftWords(limit: LimitReckoning, machine: BoardMachine): string {
-  const hard = limit.limit.hard === true ? ", no grace" : "";
-  if (limit.kind === "calendar") return `${limitName(limit, machine)}${hard}`;
-  if (limit.remaining === null) return "";
-  const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));
-  return value > 0 ? `${amount(value, unit)} left${hard}` : `${amount(-value, unit)} over${hard}`;
+  const hard = limit.limit.hard ? ", no grace" : "";
+  switch (limit.kind) {
+    case "calendar":
+      return `${limitName(limit, machine)}${hard}`;
+    case "meter": {
+      if (limit.remaining === null) return "";
+      const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));
+      const [left, over] = [`${amount(value, unit)} left`, `${amount(-value, unit)} over`];
+      return `${value > 0 ? left : over}${hard}`;
+    }
+  }
 }
 
 /** What is left of a limit as a figure, also where it is time: `709 km left`, `5 weeks over`, `3 months left`. */
 export function figureLeft(limit: LimitReckoning, machine: BoardMachine): string {
-  if (limit.kind !== "calendar") return leftWords(limit, machine);
-  if (limit.remaining === null) return "";
-  if (limit.remaining === 0) return "due today";
-  const span = spanOfDays(Math.abs(limit.remaining));
-  return limit.remaining > 0 ? `${span} left` : `${span} over`;
+  switch (limit.kind) {
+    case "meter":
+      return leftWords(limit, machine);
+    case "calendar":
+      return daysLeftWords(limit.remaining);
+  }
+}
+
+function daysLeftWords(remaining: number | null): string {
+  if (remaining === null) return "";
+  if (remaining === 0) return "due today";
+  const span = spanOfDays(Math.abs(remaining));
+  return remaining > 0 ? `${span} left` : `${span} over`;
 }
 
 /** The limit that governs a task, or null where none does. */

@@ -1,14 +1,6 @@
-import {
-  dayOf,
-  isMeterLimit,
-  limitsInForce,
-  type Limit,
-  type Machine,
-  type MeterId,
-  type Task,
-} from "@yonderfell/core";
+import { limitsInForce, type Limit, type Machine, type MeterId, type Task } from "@yonderfell/core";
 import { amount, counted, fullDate, sentence } from "./format.js";
-import { ruleWords } from "./limitWords.js";
+import { limitAmount, ruleWords } from "./limitWords.js";
 
 /** What a task's rule is told with: its machine, and what the other tasks are called. */
 export interface TaskPlace {
@@ -33,21 +25,23 @@ function everyNth(count: number): string {
 
 function limitWords(limit: Limit, machine: Machine): string {
   const rule = ruleWords(limit, (meter) => meterUnit(machine, meter));
-  const from =
-    !isMeterLimit(limit) && (limit.from ?? null) !== null
-      ? `, counted from ${fullDate(dayOf(limit.from as string))}`
-      : "";
-  return `${rule}${from}${graceWords(limit, machine)}`;
+  return `${rule}${fromWords(limit)}${graceWords(limit, machine)}`;
+}
+
+/** The day its fixed points are counted from, where one is said. */
+function fromWords(limit: Limit): string {
+  switch (limit.kind) {
+    case "meter":
+      return "";
+    case "calendar":
+      return limit.from === null ? "" : `, counted from ${fullDate(limit.from)}`;
+  }
 }
 
 function graceWords(limit: Limit, machine: Machine): string {
-  if (limit.hard === true) return " (required by law or warranty, no grace)";
-  const grace = limit.grace ?? 0;
-  if (grace === 0) return "";
-  const shown = isMeterLimit(limit)
-    ? amount(grace, meterUnit(machine, limit.meter))
-    : counted(grace, "day");
-  return ` (${shown} of grace)`;
+  if (limit.hard) return " (required by law or warranty, no grace)";
+  if (limit.grace === 0) return "";
+  return ` (${limitAmount(limit, limit.grace, (meter) => meterUnit(machine, meter))} of grace)`;
 }
 
 /** A list of limits in a sentence: `Every 12 000 km or every 12 months, whichever comes first.` */

@@ -1,7 +1,8 @@
 import type { MachineId, MeterId, TaskId } from "../../book/ids.js";
 import type { IssuePath } from "../../book/issue.js";
-import type { Limit } from "../../book/limitKind.js";
-import { isMeterLimit } from "../../book/limitKind.js";
+import type { LimitRecord } from "../../book/limitRecord.js";
+import { limitOf } from "../../limit/limit.js";
+import { formatDay } from "../../calendar/dayNumber.js";
 import type { Machine } from "../../book/machine.js";
 import { OUTSIDE_REASONS, type Task } from "../../book/task.js";
 import type { CsvCells } from "./csvCells.js";
@@ -17,7 +18,7 @@ const USUAL = "handbook";
 interface LimitRow {
   readonly cells: CsvCells;
   readonly school: string;
-  readonly limits: readonly Limit[];
+  readonly limits: readonly LimitRecord[];
 }
 
 function schoolOf(cells: CsvCells): string {
@@ -90,8 +91,8 @@ function regimesOf(
   rows: CsvRows,
   machine: Machine,
   before: Task | null,
-): Record<string, readonly Limit[]> | null {
-  const said = new Map<string, Limit[]>();
+): Record<string, readonly LimitRecord[]> | null {
+  const said = new Map<string, LimitRecord[]>();
   for (const row of rows) {
     const own = limitsOf(row, machine);
     if (own === null) continue;
@@ -172,14 +173,19 @@ function read(rows: CsvRows, names: CsvNames, before: Task | null): CsvSaid {
   return { fields: saidOnly(fields), doubts };
 }
 
-function limitCells(limit: Limit): Record<string, string | number | null | undefined> {
-  const { grace, hard } = limit;
-  const both = { grace, hard: yesOrNo(hard), for: joinWords(limit.for ?? []) };
-  if (isMeterLimit(limit)) {
-    return { ...both, meter: limit.meter, every: limit.every, at: joinWords(limit.at ?? []) };
+function limitCells(record: LimitRecord): Record<string, string | number | null | undefined> {
+  // As it was said: an own grace of 0 stays a cell.
+  const { grace, hard } = record;
+  const limit = limitOf(record);
+  const both = { grace, hard: yesOrNo(hard), for: joinWords(limit.products) };
+  switch (limit.kind) {
+    case "meter":
+      return { ...both, meter: limit.meter, every: limit.every, at: joinWords(limit.at) };
+    case "calendar": {
+      const { interval, from } = limit;
+      return { ...both, ...interval, from: from === null ? null : formatDay(from) };
+    }
   }
-  const { months, days, from } = limit;
-  return { ...both, months, days, from };
 }
 
 type Cells = Readonly<Record<string, string | number | null | undefined>>;

@@ -135,8 +135,14 @@ function judged(
 
 const rank = ({ when }: JourneyTask): number => JOURNEY_TIMES.indexOf(when);
 
-const placeOf = (limit: LimitOnJourney): number =>
-  limit.kind === "meter" ? limit.dueAt : limit.dueOn;
+function placeOf(limit: LimitOnJourney): number {
+  switch (limit.kind) {
+    case "meter":
+      return limit.dueAt;
+    case "calendar":
+      return limit.dueOn;
+  }
+}
 
 /** The limit that brings a task up: of several whichever comes first, or the last where all must be reached. */
 function firstOnJourney(
@@ -188,10 +194,15 @@ function earlyOf(
 }
 
 function unusedOn(limit: LimitOnJourney, { today }: MachineState, day: DayNumber): number {
-  if (limit.kind === "calendar") return daysBetween(day, limit.dueOn);
-  const { kept, rate, running, life } = limit.run.reckoning;
-  const then = day <= today ? life : lifeOn(kept, rate.perDay, day, running);
-  return then === null ? 0 : limit.dueAt - then;
+  switch (limit.kind) {
+    case "calendar":
+      return daysBetween(day, limit.dueOn);
+    case "meter": {
+      const { kept, rate, running, life } = limit.run.reckoning;
+      const then = day <= today ? life : lifeOn(kept, rate.perDay, day, running);
+      return then === null ? 0 : limit.dueAt - then;
+    }
+  }
 }
 
 function waitingOf(limit: LimitOnJourney, { days }: JourneyContext, planning: Planning): number {
@@ -207,9 +218,9 @@ function adviceOf(
   waiting: number,
 ): JourneyAdvice {
   if (limit.when === "before" && limit.day < visitOn) return "anyway";
-  if (limit.when === "perhaps") return limit.due.limit.hard === true ? "must" : "wait";
-  if (limit.due.limit.hard === true) return "must";
+  if (limit.when === "perhaps") return limit.due.limit.hard ? "must" : "wait";
+  if (limit.due.limit.hard) return "must";
   if (limit.when === "before") return "before";
-  const isPastGrace = isBelow(limit.due.limit.grace ?? 0, limit.overAtReturn);
+  const isPastGrace = isBelow(limit.due.limit.grace, limit.overAtReturn);
   return isPastGrace || early <= waiting ? "before" : "wait";
 }

@@ -1,13 +1,13 @@
 import type { Journey } from "../../book/journey.js";
-import { isMeterLimit } from "../../book/limitKind.js";
 import type { MeterId } from "../../book/ids.js";
 import type { Task } from "../../book/task.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
+import { limitsOnMeter } from "../../limit/limit.js";
 import { hasReached } from "../../meter/life.js";
-import { intervalOf } from "../../schedule/due.js";
 import { forecastLife } from "../../schedule/forecast.js";
-import { limitsInForce, type LimitDue, type MachineState } from "../../schedule/taskDue.js";
+import type { CalendarLimitDue, LimitDue, MeterLimitDue } from "../../schedule/limits/due.js";
+import { limitsInForce, type MachineState } from "../../schedule/taskDue.js";
 import type { JourneyDays, JourneyRun } from "./journeyRun.js";
 
 /** The school whose intervals hold under a heavy load. */
@@ -35,7 +35,7 @@ interface OnJourney {
 export type LimitOnJourney =
   | (OnJourney & {
       readonly kind: "meter";
-      readonly due: Extract<LimitDue, { kind: "meter" }>;
+      readonly due: MeterLimitDue;
       readonly dueAt: number;
       readonly run: JourneyRun;
       /** How many times a run under load counts: the interval in force by that of hard use; 1 where the load is usual. */
@@ -45,7 +45,7 @@ export type LimitOnJourney =
     })
   | (OnJourney & {
       readonly kind: "calendar";
-      readonly due: Extract<LimitDue, { kind: "calendar" }>;
+      readonly due: CalendarLimitDue;
       readonly dueOn: DayNumber;
     });
 
@@ -67,27 +67,31 @@ export function limitOnJourney(
   state: MachineState,
   context: JourneyContext,
 ): LimitOnJourney | null {
-  if (due.due.state !== "set") return null;
-  return due.kind === "meter"
-    ? meterOnJourney(due, due.due.due, task, state, context)
-    : calendarOnJourney(due, due.due.due, context.days);
+  switch (due.kind) {
+    case "meter":
+      return due.due.state === "set"
+        ? meterOnJourney(due, due.due.due, task, state, context)
+        : null;
+    case "calendar":
+      return due.due.state === "set" ? calendarOnJourney(due, due.due.due, context.days) : null;
+  }
 }
 
 function calendarOnJourney(
-  due: Extract<LimitDue, { kind: "calendar" }>,
+  due: CalendarLimitDue,
   dueOn: DayNumber,
   { begins, returns }: JourneyDays,
 ): LimitOnJourney {
   const when = dueOn < begins ? "before" : dueOn <= returns ? "during" : "after";
   const after = addDays(returns, 1);
   const { grace, hard } = due.limit;
-  const graceEnd = hard === true ? null : addDays(dueOn, Math.floor(grace ?? 0));
+  const graceEnd = hard ? null : addDays(dueOn, Math.floor(grace));
   const day = when === "after" ? after : dueOn;
   return { kind: "calendar", due, dueOn, when, day, overAtReturn: returns - dueOn, graceEnd };
 }
 
 function meterOnJourney(
-  due: Extract<LimitDue, { kind: "meter" }>,
+  due: MeterLimitDue,
   dueAt: number,
   task: Task,
   state: MachineState,
@@ -102,7 +106,7 @@ function meterOnJourney(
   const { begins, returns } = context.days;
   const plain = forecastLife(reckoning, dueAt, state.today);
   const isReached = reckoning.life !== null && hasReached(reckoning.life, dueAt);
-  const graceEnd = limit.hard === true ? null : at(dueAt + (limit.grace ?? 0));
+  const graceEnd = limit.hard ? null : at(dueAt + limit.grace);
   const countedAtReturn = run.lifeAtStart + counted;
   const own = {
     ...({ kind: "meter", due, dueAt, run, factor, countedAtReturn, graceEnd } as const),
@@ -136,26 +140,30 @@ function dayOnJourney(
 
 /** How many times a heavy run counts on a limit: by the interval of hard use on the same meter, never less than once. */
 function loadFactor(
-  { limit }: Extract<LimitDue, { kind: "meter" }>,
+  { limit }: MeterLimitDue,
   task: Task,
   { machine, tasks }: MachineState,
   journey: Journey,
 ): number {
-  if (journey.load !== "heavy" || !limit.every) return 1;
+  if (journey.load !== "heavy" || limit.every === null) return 1;
   const own = (task.nth ? tasks.get(task.nth.of) : undefined) ?? task;
   const hard = limitsInForce({ ...own, regime: HARD_USE }, machine);
   if (hard.regime !== HARD_USE) return 1;
-  const every = hard.limits.flatMap((one) =>
-    isMeterLimit(one) && one.meter === limit.meter && one.every ? one.every : [],
-  );
+  const every = limitsOnMeter(hard.limits, limit.meter).flatMap((one) => one.every ?? []);
   return every.length === 0 ? 1 : Math.max(1, limit.every / Math.min(...every));
 }
 
 /** The interval a task counts by a limit, in its unit (days for a calendar limit): of one that goes with every n-th turn of another, n of its intervals; null where it comes once. */
-export function intervalOnJourney({ kind, due }: LimitOnJourney, task: Task): number | null {
+export function intervalOnJourney(limit: LimitOnJourney, task: Task): number | null {
   const turns = task.nth?.every ?? 1;
-  if (kind === "calendar") return turns * intervalDays(intervalOf(due.limit));
-  return due.limit.every ? turns * due.limit.every : null;
+  switch (limit.kind) {
+    case "calendar":
+      return turns * intervalDays(limit.due.limit.interval);
+    case "meter": {
+      const { every } = limit.due.limit;
+      return every === null ? null : turns * every;
+    }
+  }
 }
 
 /** How many times a task falls due on the journey, were it done each time; at least once. */
@@ -165,12 +173,15 @@ export function timesOnJourney(
   { begins, returns }: JourneyDays,
 ): number {
   const every = intervalOnJourney(limit, task);
-  if (limit.kind === "meter") {
-    const first = Math.max(limit.dueAt, limit.run.lifeAtStart ?? 0);
-    return every
-      ? Math.max(1, Math.floor((limit.countedAtReturn - first) / every + TOLERANCE) + 1)
-      : 1;
+  if (every === null) return 1;
+  switch (limit.kind) {
+    case "meter": {
+      const first = Math.max(limit.dueAt, limit.run.lifeAtStart ?? 0);
+      return Math.max(1, Math.floor((limit.countedAtReturn - first) / every + TOLERANCE) + 1);
+    }
+    case "calendar": {
+      const first = Math.max(limit.dueOn, begins);
+      return Math.max(1, Math.floor((returns - first) / every) + 1);
+    }
   }
-  const first = Math.max(limit.dueOn, begins);
-  return every === null ? 1 : Math.max(1, Math.floor((returns - first) / every) + 1);
 }

@@ -1,11 +1,8 @@
-import type { TaskId } from "../../book/ids.js";
-import { isMeterLimit } from "../../book/limitKind.js";
+import type { MeterId, TaskId } from "../../book/ids.js";
 import type { Planning, Settings } from "../../book/settings.js";
 import type { Task } from "../../book/task.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
-import { intervalDays } from "../../calendar/interval.js";
-import { intervalOf } from "../../schedule/due.js";
-import { graceEnd } from "../../schedule/graceEnd.js";
+import { dayCountedFrom, graceEnd, limitDays } from "../../schedule/limits/kinds.js";
 import { reckonTask, type TaskReckoning } from "../../schedule/reckonTask.js";
 import { completionsOf, inServiceDay, type MachineState } from "../../schedule/taskDue.js";
 import { taskNeeds, type NeedsSource, type TaskNeeds } from "../../stores/taskNeeds.js";
@@ -96,11 +93,9 @@ export function daysOfInterval(
   limits: TaskReckoning["limits"],
   state: MachineState,
 ): number | null {
-  const lengths = limits.flatMap(({ limit }) => {
-    if (!isMeterLimit(limit)) return intervalDays(intervalOf(limit));
-    const perDay = state.meters.get(limit.meter)?.rate.perDay ?? null;
-    return limit.every && perDay !== null && perDay > 0 ? limit.every / perDay : [];
-  });
+  const paceOf = (meter: MeterId): number | null | undefined =>
+    state.meters.get(meter)?.rate.perDay;
+  const lengths = limits.flatMap(({ limit }) => limitDays(limit, paceOf) ?? []);
   return lengths.length === 0 ? null : Math.min(...lengths) * (task.nth?.every ?? 1);
 }
 
@@ -180,7 +175,8 @@ function dayBefore(
   state: MachineState,
 ): DayNumber | null {
   const limit = governs === null ? undefined : limits[governs];
-  if (onGrid(task) && limit?.kind === "calendar" && limit.from !== null) return limit.from;
+  const point = limit === undefined || !onGrid(task) ? null : dayCountedFrom(limit);
+  if (point !== null) return point;
   return completionsOf(state, task.id).at(-1)?.day ?? inServiceDay(state.machine);
 }
 
@@ -193,7 +189,7 @@ function nextDates({ task, governs, limits }: TaskReckoning): Dates | null {
   const ends = limits.flatMap((limit) => {
     if (limit.forecast === null) return [];
     const { likely, early } = limit.forecast;
-    const hard = limit.limit.hard === true ? early : null;
+    const hard = limit.limit.hard ? early : null;
     return [{ grace: limit.graceUntil ?? likely, hard }];
   });
   return datesOf(task, due, ends);
@@ -202,8 +198,8 @@ function nextDates({ task, governs, limits }: TaskReckoning): Dates | null {
 /** The dates of a later turn. */
 function laterDates({ day, limits }: Occurrence, task: Task): Dates {
   const ends = limits.map(({ due, day: on }: LimitDay) => {
-    const grace = graceEnd(due.limit, on, due.kind === "meter" ? due.reckoning : null) ?? on;
-    return { grace, hard: due.limit.hard === true ? on : null };
+    const grace = graceEnd(due, on) ?? on;
+    return { grace, hard: due.limit.hard ? on : null };
   });
   return datesOf(task, day, ends);
 }

@@ -1,4 +1,9 @@
-import type { DayNumber, Forecast } from "@yonderfell/core";
+import {
+  type BoardMachine,
+  type DayNumber,
+  type Forecast,
+  type LimitReckoning,
+} from "@yonderfell/core";
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
 import type { BoardTask } from "../../ui/boardOrder.js";
@@ -73,15 +78,29 @@ export function AheadCells({
       <Likely forecast={limit?.forecast ?? null} today={today} />
       <td role="cell" className={`${CELL} tabular-nums xl:text-right xl:whitespace-nowrap`}>
         {limit === null ? "" : figureLeft(limit, machine)}
-        {limit?.kind === "calendar" && (
-          <span className="block text-fine text-quiet">{leftWords(limit, machine)}</span>
-        )}
+        {limit !== null && <LimitBelow limit={limit} machine={machine} />}
       </td>
       <td role="cell" className={`${CELL} text-fine text-quiet max-xl:col-span-2`}>
         {reasons.limits[0]?.sentences.join(" ")}
       </td>
     </>
   );
+}
+
+/** What a limit is called below what is left of it, where that figure does not say it. */
+function LimitBelow({
+  limit,
+  machine,
+}: {
+  readonly limit: LimitReckoning;
+  readonly machine: BoardMachine;
+}): ReactElement | null {
+  switch (limit.kind) {
+    case "meter":
+      return null;
+    case "calendar":
+      return <span className="block text-fine text-quiet">{leftWords(limit, machine)}</span>;
+  }
 }
 
 function State({ task }: Pick<BoardTask, "task">): ReactElement {

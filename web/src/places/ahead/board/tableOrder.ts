@@ -1,4 +1,4 @@
-import type { BoardColumn, BoardMachine } from "@yonderfell/core";
+import { placeDue, type BoardColumn, type BoardMachine } from "@yonderfell/core";
 import type { TableOrder } from "../../../app/boardLook.js";
 import { mostPressing, pressure, type BoardTask } from "../../../ui/boardOrder.js";
 import { governing, orderingDay } from "../../../words/limitWords.js";
@@ -9,7 +9,7 @@ const byWords = new Intl.Collator(undefined, { numeric: true });
 function shareLeft({ task }: BoardTask): number {
   const limit = governing(task);
   if (limit === null || limit.remaining === null) return Infinity;
-  const due = limit.kind === "meter" ? limit.dueAt : limit.dueOn;
+  const due = placeDue(limit);
   const span = due === null || limit.from === null ? 0 : due - limit.from;
   return span > 0 ? limit.remaining / span : Infinity;
 }

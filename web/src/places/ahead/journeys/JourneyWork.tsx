@@ -127,8 +127,7 @@ function Row({
   const name = useTaskNames()(task.task);
   const held = plan.inVisits.find((one) => one.task === task.task);
   const isOnTheWay = task.advice === "on-the-way";
-  const isTooLate =
-    task.limit.due.limit.hard === true && plan.visitOn !== null && task.day < plan.visitOn;
+  const isTooLate = task.limit.due.limit.hard && plan.visitOn !== null && task.day < plan.visitOn;
   const canTick = !isOnTheWay && held === undefined && plan.visitOn !== null;
   return (
     <tr className="max-sm:block max-sm:border-t max-sm:border-hairline max-sm:py-1">

@@ -28,7 +28,7 @@ export function dueTable(board: readonly BoardMachine[], today: DayNumber): stri
           date(early),
           date(late),
           limit === null ? "" : plainText(figureLeft(limit, machine)),
-          limit?.limit.hard === true ? "yes" : "",
+          limit?.limit.hard ? "yes" : "",
           plainText(reasons.join(" ")),
         ];
       }),

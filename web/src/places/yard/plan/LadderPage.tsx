@@ -1,9 +1,13 @@
 import {
   laddersOf,
+  limitOf,
+  limitsOfKind,
+  limitsOnMeter,
   writeLadder,
   type LadderInput,
   type LadderIssue,
   type LadderStep,
+  type Limit,
   type Machine,
   type MachineBook,
   type MeterId,
@@ -59,19 +63,23 @@ export default function LadderPage(): ReactElement {
   );
 }
 
+/** The limits of the first step, in all its schools. */
+const limitsOf = (steps: readonly LadderStep[]): Limit[] =>
+  Object.values(steps[0]?.task.regimes ?? {}).flatMap((limits) => limits.map(limitOf));
+
 /** The interval of a ladder on its meter: that of its first step. */
 function intervalOf(steps: readonly LadderStep[], meter: string): number | null {
-  const limits = Object.values(steps[0]?.task.regimes ?? {}).flat();
-  const own = limits.find((limit) => "meter" in limit && limit.meter === meter);
-  return own !== undefined && "every" in own ? (own.every ?? null) : null;
+  return limitsOnMeter(limitsOf(steps), meter as MeterId)[0]?.every ?? null;
 }
 
 function meterOf(steps: readonly LadderStep[], book: MachineBook): string {
-  const limits = Object.values(steps[0]?.task.regimes ?? {}).flat();
-  const own = limits.find((limit) => "meter" in limit);
   const hours = (book.machines[0].meters ?? []).find(({ measure }) => measure === "hours");
-  const meter = own !== undefined && "meter" in own ? own.meter : hours?.id;
-  return meter ?? book.machines[0].meters?.[0]?.id ?? "";
+  return (
+    limitsOfKind(limitsOf(steps), "meter")[0]?.meter ??
+    hours?.id ??
+    book.machines[0].meters?.[0]?.id ??
+    ""
+  );
 }
 
 function rowsOf(steps: readonly LadderStep[], every: number): StepRow[] {

@@ -1,9 +1,10 @@
 import {
   dimensionOf,
-  isMeterLimit,
+  formatDay,
+  limitOf,
   valueIn,
   type FluidId,
-  type Limit,
+  type LimitRecord,
   type Machine,
   type MeterId,
   type Quantity,
@@ -84,20 +85,26 @@ export function emptyLimit(by: string): LimitRow {
   return { key: newId(), by, ...none };
 }
 
-function limitRow(limit: Limit): LimitRow {
+function limitRow(record: LimitRecord): LimitRow {
+  const limit = limitOf(record);
   const shared = {
     key: newId(),
-    grace: (limit.grace ?? 0) === 0 ? "" : typed(limit.grace),
-    hard: limit.hard === true,
-    products: (limit.for ?? []).join(", "),
+    grace: limit.grace === 0 ? "" : typed(limit.grace),
+    hard: limit.hard,
+    products: limit.products.join(", "),
   };
-  if (isMeterLimit(limit)) {
-    const at = (limit.at ?? []).map((one) => typedFigure(one)).join("; ");
-    return { ...shared, by: limit.meter, every: typed(limit.every), at, from: "" };
+  switch (limit.kind) {
+    case "meter": {
+      const at = limit.at.map((one) => typedFigure(one)).join("; ");
+      return { ...shared, by: limit.meter, every: typed(limit.every), at, from: "" };
+    }
+    case "calendar": {
+      const { interval, from } = limit;
+      const by = interval.months === undefined ? "days" : "months";
+      const every = typed(interval.months ?? interval.days);
+      return { ...shared, by, every, at: "", from: from === null ? "" : formatDay(from) };
+    }
   }
-  const { months, days, from } = limit;
-  const by = (months ?? null) === null ? "days" : "months";
-  return { ...shared, by, every: typed(months ?? days), at: "", from: from ?? "" };
 }
 
 /** A task as the form begins with it; `firstMeter` is what a new limit counts on. */
@@ -166,7 +173,7 @@ function above(text: string, unit: MeterId | string, machine: Machine, what: str
   return value;
 }
 
-function limitOf(row: LimitRow, machine: Machine): Limit {
+function limitTyped(row: LimitRow, machine: Machine): LimitRecord {
   const kinds = row.products
     .split(",")
     .map((kind) => kind.trim())
@@ -196,12 +203,12 @@ function limitOf(row: LimitRow, machine: Machine): Limit {
   };
 }
 
-function regimesOf(model: TaskModel, machine: Machine): Record<string, Limit[]> {
+function regimesOf(model: TaskModel, machine: Machine): Record<string, LimitRecord[]> {
   const names = model.regimes.map(({ name }) => name.trim());
   if (names.some((name) => name === "")) throw new Wrong("Name each school.");
   if (new Set(names).size < names.length) throw new Wrong("Two schools have one name.");
-  const regimes = model.regimes.map((regime): [string, Limit[]] => {
-    const limits = regime.forLife ? [] : regime.limits.map((row) => limitOf(row, machine));
+  const regimes = model.regimes.map((regime): [string, LimitRecord[]] => {
+    const limits = regime.forLife ? [] : regime.limits.map((row) => limitTyped(row, machine));
     const isSaid = regime.forLife || limits.length > 0 || model.eachUse !== "";
     if (!isSaid) throw new Wrong(`Give ${regime.name} a limit, or say it is for life.`);
     return [regime.name.trim(), limits];
