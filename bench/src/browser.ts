@@ -36,7 +36,7 @@ export function report(name: string, ms: number, most: number): void {
 }
 
 /** Notes in the page when the first strip is there, and when the board is no longer being reckoned. */
-export function watchBoard(): void {
+function watchBoard(): void {
   new MutationObserver(() => {
     if (performance.getEntriesByName("board in sight").length > 0) return;
     if (document.querySelector("[data-strip]") !== null) performance.mark("board in sight");

@@ -1,5 +1,6 @@
 import {
   formatDay,
+  governingLimit,
   type DayNumber,
   type MachineReckoning,
   type TaskReckoning,
@@ -9,15 +10,15 @@ import { reasonLine, unitOfLimit } from "./reasonLine.js";
 const TITLES = ["machine", "task", "state", "likely", "between", "left", "because"];
 
 function leftWords(task: TaskReckoning, machine: MachineReckoning): string {
-  const limit = task.governs === null ? undefined : task.limits[task.governs];
-  if (limit === undefined || limit.remaining === null) return "";
+  const limit = governingLimit(task);
+  if (limit === null || limit.remaining === null) return "";
   const unit = unitOfLimit(limit, machine);
   const amount = Math.round(Math.abs(limit.remaining) * 10) / 10;
   return `${amount} ${unit}${limit.remaining < 0 ? " over" : ""}`;
 }
 
 function rowOf(task: TaskReckoning, machine: MachineReckoning): string[] {
-  const limit = task.governs === null ? undefined : task.limits[task.governs];
+  const limit = governingLimit(task);
   const forecast = limit?.forecast ?? null;
   const isRange = forecast !== null && forecast.early !== forecast.late;
   return [

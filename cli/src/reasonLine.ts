@@ -9,7 +9,7 @@ import {
 const rounded = (value: number): string => String(Math.round(value * 10) / 10);
 
 /** The unit of a meter of a machine. */
-export function unitOf(machine: MachineReckoning, meter: string): string {
+function unitOf(machine: MachineReckoning, meter: string): string {
   return machine.meters.find((candidate) => candidate.meter.id === meter)?.meter.unit ?? "";
 }
 
@@ -24,7 +24,7 @@ export function unitOfLimit(limit: LimitReckoning, machine: MachineReckoning): s
 }
 
 /** The interval of a limit: `every 12000 km`, `at 50 then every 250 h`, `every 12 months`. */
-export function intervalWords({ limit }: LimitReckoning, machine: MachineReckoning): string {
+function intervalWords({ limit }: LimitReckoning, machine: MachineReckoning): string {
   switch (limit.kind) {
     case "calendar": {
       const { months, days } = limit.interval;

@@ -1,4 +1,9 @@
-import type { Book, Entry, Machine, MeterChange, Reading, Task } from "../src/index.js";
+import type { Book } from "../src/book/file/book.js";
+import type { Entry } from "../src/book/records/entry.js";
+import type { Machine } from "../src/book/records/machine.js";
+import type { MeterChange } from "../src/book/records/meterChange.js";
+import type { Reading } from "../src/book/records/reading.js";
+import type { Task } from "../src/book/records/task.js";
 
 /** A part of a record as tests write it: plain text where the book has branded ids. */
 type Loose<T> = { readonly [K in keyof T]?: unknown };

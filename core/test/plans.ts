@@ -1,12 +1,12 @@
-import { DEFAULT_PLANNING, settingsOf, type Planning } from "../src/book/settings.js";
+import { DEFAULT_PLANNING, settingsOf, type Planning } from "../src/book/records/settings.js";
 import { addDays, dayOf, formatDay, type DayNumber } from "../src/calendar/dayNumber.js";
 import type { MachinePlan } from "../src/plan/visits/planMachine.js";
 import type { PlannedVisit } from "../src/plan/visits/plannedVisit.js";
 import { visitsOfMachine, type PlanSource } from "../src/plan/visits/visitsOfMachine.js";
-import type { Journey } from "../src/book/journey.js";
-import { machineBookOf } from "../src/book/machineBook.js";
-import { EMPTY_PLATE } from "../src/book/machinePlate.js";
-import type { Visit } from "../src/book/visit.js";
+import type { Journey } from "../src/book/records/journey.js";
+import { machineBookOf } from "../src/book/slice/machineBook.js";
+import { EMPTY_PLATE } from "../src/book/slice/machinePlate.js";
+import type { Visit } from "../src/book/records/visit.js";
 import { bookOf, type BookParts } from "./books.js";
 
 /** A Monday. */

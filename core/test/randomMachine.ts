@@ -1,6 +1,6 @@
 import fc from "fast-check";
-import type { Visit } from "../src/book/visit.js";
-import type { Journey } from "../src/book/journey.js";
+import type { Visit } from "../src/book/records/visit.js";
+import type { Journey } from "../src/book/records/journey.js";
 import { done, task, VAN, type BookParts } from "./books.js";
 import { inDays, visit } from "./plans.js";
 

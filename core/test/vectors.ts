@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { DueList } from "../src/index.js";
+import type { DueList } from "../src/schedule/dueList.js";
 
 const FOLDER = join(__dirname, "vectors", "due");
 

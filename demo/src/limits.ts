@@ -22,8 +22,3 @@ export function months(
 ): CalendarLimitRecord {
   return { months: count, ...more };
 }
-
-/** A calendar limit: every so many days. */
-export function days(count: number, more: Partial<CalendarLimitRecord> = {}): CalendarLimitRecord {
-  return { days: count, ...more };
-}

@@ -56,13 +56,13 @@ export interface ScenarioTask {
 }
 
 /** A visit with words of its own: which tasks the note goes with, by days ago. */
-export interface ScenarioNote {
+interface ScenarioNote {
   readonly daysAgo: number;
   readonly text: string;
 }
 
 /** Something said of a machine that is not work done: a test, a reminder code, a wish, a judgement. */
-export interface ScenarioSaying {
+interface ScenarioSaying {
   readonly daysAgo: number;
   readonly says: Partial<Omit<Known<Entry>, "id" | "machine" | "date" | "tasks">> & {
     readonly tasks?: readonly string[];
@@ -105,7 +105,7 @@ export interface ScenarioMachine {
 }
 
 /** A part as a machine of the scenario takes it. */
-export type ScenarioFitment = Omit<Partial<Known<Fitment>>, "part" | "tasks"> & {
+type ScenarioFitment = Omit<Partial<Known<Fitment>>, "part" | "tasks"> & {
   readonly part: string;
   readonly tasks?: readonly string[];
 };

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { bookSchema } from "../book/book.js";
-import { BOOK_VERSION } from "../book/sections.js";
+import { bookSchema } from "../book/file/book.js";
+import { BOOK_VERSION } from "../book/records/sections.js";
 
 /**
  * The JSON Schema (draft 2020-12) of the book file, made from the schemas that check it. It tells

@@ -1,10 +1,10 @@
-import type { Book } from "../book/book.js";
-import type { RecordOf } from "../book/recordSchemas.js";
-import type { RecordChange } from "../book/change.js";
-import { removedKey } from "../book/removed.js";
-import type { Removed } from "../book/removedSchema.js";
-import { compareRevisions, revisionOf } from "../book/revision.js";
-import { SECTIONS, type Section } from "../book/sections.js";
+import type { Book } from "../book/file/book.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import type { RecordChange } from "../book/change/change.js";
+import { removedKey } from "../book/change/removed.js";
+import type { Removed } from "../book/change/removedSchema.js";
+import { compareRevisions, revisionOf } from "../book/records/revision.js";
+import { SECTIONS, type Section } from "../book/records/sections.js";
 import type { Conflict } from "./mergePlan.js";
 
 type AnyRecord = RecordOf[Section];

@@ -1,7 +1,7 @@
-import type { RecordOf } from "../book/recordSchemas.js";
-import type { Removed } from "../book/removedSchema.js";
-import type { FieldChange, RecordChange } from "../book/change.js";
-import type { DatedSection, Section } from "../book/sections.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import type { Removed } from "../book/change/removedSchema.js";
+import type { FieldChange, RecordChange } from "../book/change/change.js";
+import type { DatedSection, Section } from "../book/records/sections.js";
 
 /** Which of two copies of a book something is taken from: the one at hand, or the one handed over. */
 export type Side = "ours" | "theirs";

@@ -1,9 +1,9 @@
-import { readBookData } from "../book/readBook.js";
-import { applyChange } from "../book/change.js";
-import { machinePlateOf, sharedBookOf } from "../book/machinePlate.js";
-import { sharedReferences } from "../book/referencesIn.js";
-import type { Book } from "../book/book.js";
-import type { MachineId } from "../book/ids.js";
+import { readBookData } from "../book/file/readBook.js";
+import { applyChange } from "../book/change/change.js";
+import { machinePlateOf, sharedBookOf } from "../book/slice/machinePlate.js";
+import { sharedReferences } from "../book/references/referencesIn.js";
+import type { Book } from "../book/file/book.js";
+import type { MachineId } from "../book/records/ids.js";
 import { bookOf } from "../../test/books.js";
 import { choicesOf, type Side } from "./mergePlan.js";
 import { planMerge } from "./planMerge.js";

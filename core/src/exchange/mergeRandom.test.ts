@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { bookOf, read } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { Book } from "../book/book.js";
-import type { RecordOf } from "../book/recordSchemas.js";
-import { supersededIds } from "../book/currentRecords.js";
-import { readBookData } from "../book/readBook.js";
+import { applyChange } from "../book/change/change.js";
+import type { Book } from "../book/file/book.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import { supersededIds } from "../book/slice/currentRecords.js";
+import { readBookData } from "../book/file/readBook.js";
 import { choicesOf, type Side } from "./mergePlan.js";
 import { planMerge } from "./planMerge.js";
 import { settleMerge } from "./settleMerge.js";

@@ -1,16 +1,16 @@
 import { isEqual } from "es-toolkit";
-import type { Book } from "../book/book.js";
-import type { RecordOf } from "../book/recordSchemas.js";
-import type { FieldChange, RecordChange } from "../book/change.js";
-import { numbered } from "../book/numbered.js";
+import type { Book } from "../book/file/book.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import type { FieldChange, RecordChange } from "../book/change/change.js";
+import { numbered } from "../book/file/numbered.js";
 import {
   compareRevisions,
   joinedRevisions,
   revisionOf,
   withRevision,
   type RevisionOrder,
-} from "../book/revision.js";
-import { isDated, SECTIONS, type Section } from "../book/sections.js";
+} from "../book/records/revision.js";
+import { isDated, SECTIONS, type Section } from "../book/records/sections.js";
 import { compareDeletions } from "./deletions.js";
 import { standingConflicts } from "./standingConflicts.js";
 import type { Conflict, DifferingField, MergePlan } from "./mergePlan.js";

@@ -1,22 +1,27 @@
 import { isEqual } from "es-toolkit";
-import type { Book } from "../book/book.js";
-import type { RecordOf } from "../book/recordSchemas.js";
-import { applyChange, type Change, type FieldChange, type RecordChange } from "../book/change.js";
-import type { DatedRecord } from "../book/dated.js";
-import type { BookIssue } from "../book/issue.js";
-import { numbered } from "../book/numbered.js";
-import { joinedRemoved, removedKey } from "../book/removed.js";
-import type { Removed } from "../book/removedSchema.js";
-import { referenceIssues } from "../book/references.js";
-import { failure, success, type Result } from "../book/result.js";
+import type { Book } from "../book/file/book.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import {
+  applyChange,
+  type Change,
+  type FieldChange,
+  type RecordChange,
+} from "../book/change/change.js";
+import type { DatedRecord } from "../book/slice/dated.js";
+import type { BookIssue } from "../book/file/issue.js";
+import { numbered } from "../book/file/numbered.js";
+import { joinedRemoved, removedKey } from "../book/change/removed.js";
+import type { Removed } from "../book/change/removedSchema.js";
+import { referenceIssues } from "../book/references/references.js";
+import { failure, success, type Result } from "../book/change/result.js";
 import {
   compareRevisions,
   joinedRevisions,
   nextRevision,
   revisionOf,
   withRevision,
-} from "../book/revision.js";
-import { SECTIONS, type Section } from "../book/sections.js";
+} from "../book/records/revision.js";
+import { SECTIONS, type Section } from "../book/records/sections.js";
 import { choicesOf, keyOfField, type Conflict, type MergePlan, type Side } from "./mergePlan.js";
 import { planMerge } from "./planMerge.js";
 import {

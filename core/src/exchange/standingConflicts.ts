@@ -1,9 +1,9 @@
-import type { RecordOf } from "../book/recordSchemas.js";
-import { supersededIds } from "../book/currentRecords.js";
-import type { MeterChange } from "../book/meterChange.js";
-import type { Sections } from "../book/numbered.js";
-import { compareRevisions, revisionOf } from "../book/revision.js";
-import { DATED_SECTIONS, type DatedSection } from "../book/sections.js";
+import type { RecordOf } from "../book/records/recordSchemas.js";
+import { supersededIds } from "../book/slice/currentRecords.js";
+import type { MeterChange } from "../book/records/meterChange.js";
+import type { Sections } from "../book/file/numbered.js";
+import { compareRevisions, revisionOf } from "../book/records/revision.js";
+import { DATED_SECTIONS, type DatedSection } from "../book/records/sections.js";
 import type { Conflict } from "./mergePlan.js";
 
 /** A record that supersedes others or is superseded. */

@@ -3,7 +3,7 @@ import {
   type Capacity,
   type CapacityCondition,
   type Fluid,
-} from "../book/fluid.js";
+} from "../book/records/fluid.js";
 import { valueIn } from "../quantity/quantity.js";
 import { dimensionOf, type Unit } from "../quantity/unit.js";
 
@@ -11,7 +11,7 @@ import { dimensionOf, type Unit } from "../quantity/unit.js";
 export const DISAGREEMENT_SHARE = 0.05;
 
 /** Why a capacity is the one to work by. */
-export type WorkingReason =
+type WorkingReason =
   /** A person has chosen it. */
   | { readonly code: "chosen"; readonly reason: string }
   /** Set by a part that is not as the maker built it. */

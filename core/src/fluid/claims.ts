@@ -20,7 +20,7 @@ const WET_CLUTCH = [
 const DRY_CLUTCH = "MB";
 
 /** A code as it is compared: capitals, one form of hyphens and spaces, `+` as PLUS, without the name of the body before it. */
-export function plainCode(code: string): string {
+function plainCode(code: string): string {
   return code
     .toUpperCase()
     .replace(/[‐‑–—−]/g, "-")

@@ -1,5 +1,5 @@
-import type { Fluid } from "../book/fluid.js";
-import type { Product } from "../book/product.js";
+import type { Fluid } from "../book/records/fluid.js";
+import type { Product } from "../book/records/product.js";
 import { coverage, slipsWetClutch, type CodeAnswer } from "./claims.js";
 import { isSameGrade, servesCold, type ColdAnswer } from "./grade.js";
 import { brakeTypeServes } from "./mixing.js";

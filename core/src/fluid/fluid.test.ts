@@ -1,17 +1,7 @@
-import {
-  brakeTypeServes,
-  coldestStart,
-  coverage,
-  coversCode,
-  isRefused,
-  isSameGrade,
-  mixing,
-  parseGrade,
-  servesCold,
-  slipsWetClutch,
-  type BrakeType,
-  type CoolantFamily,
-} from "../index.js";
+import { coverage, coversCode, slipsWetClutch } from "./claims.js";
+import { coldestStart, isSameGrade, parseGrade, servesCold } from "./grade.js";
+import type { BrakeType, CoolantFamily } from "./kinds.js";
+import { brakeTypeServes, isRefused, mixing } from "./mixing.js";
 
 test.each([
   ["SP", "SN", true],

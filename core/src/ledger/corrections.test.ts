@@ -1,10 +1,17 @@
 import { bookOf, done, read, task, type BookParts } from "../../test/books.js";
-import { applyChange, type Change } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { EntryId, MachineId, MeterChangeId, MeterId, ReadingId, TaskId } from "../book/ids.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import { readBookData } from "../book/readBook.js";
-import type { Result } from "../book/result.js";
+import { applyChange, type Change } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type {
+  EntryId,
+  MachineId,
+  MeterChangeId,
+  MeterId,
+  ReadingId,
+  TaskId,
+} from "../book/records/ids.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { readBookData } from "../book/file/readBook.js";
+import type { Result } from "../book/change/result.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { meterReckoningOf } from "../meter/settleFigure.js";
 import { correctEntry, correctMeterChange, correctReading, withdrawRecord } from "./corrections.js";

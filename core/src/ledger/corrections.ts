@@ -1,13 +1,13 @@
-import { put, type RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import { supersededIds } from "../book/currentRecords.js";
-import type { Entry } from "../book/entry.js";
-import type { EntryId, MeterChangeId, ReadingId } from "../book/ids.js";
-import type { MachineBook } from "../book/machineBook.js";
-import type { MeterChange } from "../book/meterChange.js";
-import type { Reading } from "../book/reading.js";
-import { failure, success } from "../book/result.js";
-import type { DatedSection } from "../book/sections.js";
+import { put, type RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import { supersededIds } from "../book/slice/currentRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { EntryId, MeterChangeId, ReadingId } from "../book/records/ids.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MeterChange } from "../book/records/meterChange.js";
+import type { Reading } from "../book/records/reading.js";
+import { failure, success } from "../book/change/result.js";
+import type { DatedSection } from "../book/records/sections.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import {
   meterReckoningOf,

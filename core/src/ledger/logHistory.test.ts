@@ -1,22 +1,15 @@
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
-import {
-  applyChange,
-  dayOf,
-  followUpsOwed,
-  formatDay,
-  logWork,
-  machineBookOf,
-  mayHoldUntil,
-  readBookData,
-  reckonMachineBook,
-  settingsOf,
-  type CommandContext,
-  type LogWorkInput,
-  type MachineBook,
-  type MachineId,
-  type Task,
-  type TaskId,
-} from "../index.js";
+import { reckonMachineBook } from "../board/board.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import { readBookData } from "../book/file/readBook.js";
+import type { MachineId, TaskId } from "../book/records/ids.js";
+import { settingsOf } from "../book/records/settings.js";
+import type { Task } from "../book/records/task.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { dayOf, formatDay } from "../calendar/dayNumber.js";
+import { followUpsOwed } from "./followUps.js";
+import { logWork, mayHoldUntil, type LogWorkInput } from "./logWork.js";
 
 const TODAY = dayOf("2026-11-23");
 

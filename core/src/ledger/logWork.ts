@@ -1,12 +1,12 @@
-import { applyChange, put, type Change, type RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { Entry, LookAgain, ReminderFact } from "../book/entry.js";
-import type { EntryId, MeterId, TaskId } from "../book/ids.js";
-import type { LimitRecord } from "../book/limitRecord.js";
+import { applyChange, put, type Change, type RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { Entry, LookAgain, ReminderFact } from "../book/records/entry.js";
+import type { EntryId, MeterId, TaskId } from "../book/records/ids.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
 import { limitOf, limitsOfKind } from "../limit/limit.js";
-import type { MachineBook } from "../book/machineBook.js";
-import { failure, success, type Result } from "../book/result.js";
-import type { Task } from "../book/task.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import { failure, success, type Result } from "../book/change/result.js";
+import type { Task } from "../book/records/task.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { figureDoubt, type FigureDoubt } from "../meter/figureDoubt.js";
 import {
@@ -49,7 +49,7 @@ export interface LogWorkInput {
 }
 
 /** A day up to which a task that has been done holds. */
-export interface ValidUntil {
+interface ValidUntil {
   readonly task: TaskId;
   readonly day: DayNumber;
 }

@@ -1,5 +1,5 @@
-import type { MeterId } from "../book/ids.js";
-import type { LimitRecord } from "../book/limitRecord.js";
+import type { MeterId } from "../book/records/ids.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { graceOf, limitOf, limitsOfKind, limitsOnMeter } from "./limit.js";
 

@@ -1,5 +1,9 @@
-import type { MeterId } from "../book/ids.js";
-import type { CalendarLimitRecord, LimitRecord, MeterLimitRecord } from "../book/limitRecord.js";
+import type { MeterId } from "../book/records/ids.js";
+import type {
+  CalendarLimitRecord,
+  LimitRecord,
+  MeterLimitRecord,
+} from "../book/records/limitRecord.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import type { CalendarInterval } from "../calendar/interval.js";
 
@@ -37,7 +41,7 @@ export interface CalendarLimit extends AnyLimit {
 export type Limit = MeterLimit | CalendarLimit;
 
 /** What a limit says where nothing is said of grace, hardness or products. */
-export const PLAIN = { grace: 0, hard: false, products: [] } as const;
+const PLAIN = { grace: 0, hard: false, products: [] } as const;
 
 const isByMeter = (record: LimitRecord): record is MeterLimitRecord =>
   "meter" in record && (record.meter ?? null) !== null;

@@ -1,15 +1,15 @@
-import { put, type RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { Capacity, Fluid } from "../book/fluid.js";
-import type { Known } from "../book/known.js";
-import type { FluidId, MachineId, MeterId, ReadingId } from "../book/ids.js";
-import type { Machine, Meter } from "../book/machine.js";
-import type { SharedBook } from "../book/machinePlate.js";
-import { failure, success } from "../book/result.js";
+import { put, type RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { Capacity, Fluid } from "../book/records/fluid.js";
+import type { Known } from "../book/records/known.js";
+import type { FluidId, MachineId, MeterId, ReadingId } from "../book/records/ids.js";
+import type { Machine, Meter } from "../book/records/machine.js";
+import type { SharedBook } from "../book/slice/machinePlate.js";
+import { failure, success } from "../book/change/result.js";
 import { formatDay } from "../calendar/dayNumber.js";
 
 /** A meter of a new machine, with what it shows today. */
-export interface NewMeter {
+interface NewMeter {
   readonly name: string;
   readonly unit: Meter["unit"];
   /** What it shows today, in its own unit; null where it is not read now. */

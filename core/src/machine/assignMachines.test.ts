@@ -1,4 +1,7 @@
-import { applyChange, assignMachines, type Machine, type PlaceId } from "../index.js";
+import { applyChange } from "../book/change/change.js";
+import type { PlaceId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
+import { assignMachines } from "./assignMachines.js";
 import { bookOf, VAN } from "../../test/books.js";
 
 const machine = (id: string, more: object = {}): Machine => ({ ...VAN, id, ...more }) as Machine;

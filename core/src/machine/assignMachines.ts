@@ -1,6 +1,6 @@
-import type { Change, RecordChange } from "../book/change.js";
-import type { PersonId, PlaceId } from "../book/ids.js";
-import type { Machine } from "../book/machine.js";
+import type { Change, RecordChange } from "../book/change/change.js";
+import type { PersonId, PlaceId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
 
 /** What machines are to have in common; what is not named stays as it is on each. */
 export interface Assignment {

@@ -1,12 +1,12 @@
 import { bookOf, done, read, task, VAN } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { MachineId, MeterId, TaskId } from "../book/ids.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import { readBook } from "../book/readBook.js";
-import { settingsOf } from "../book/settings.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { MachineId, MeterId, TaskId } from "../book/records/ids.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { readBook } from "../book/file/readBook.js";
+import { settingsOf } from "../book/records/settings.js";
 import { dayOf } from "../calendar/dayNumber.js";
-import { reckonMachineBook } from "../schedule/board.js";
+import { reckonMachineBook } from "../board/board.js";
 import {
   baselineTasks,
   decideBaseline,

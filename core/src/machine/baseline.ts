@@ -1,16 +1,16 @@
-import type { RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import { currentRecords } from "../book/currentRecords.js";
-import type { Entry } from "../book/entry.js";
-import type { TaskId } from "../book/ids.js";
-import type { Machine } from "../book/machine.js";
-import type { MachineBook } from "../book/machineBook.js";
-import { failure, success } from "../book/result.js";
-import { DEFAULT_SETTINGS } from "../book/settings.js";
-import type { Task } from "../book/task.js";
+import type { RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import { currentRecords } from "../book/slice/currentRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { TaskId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import { failure, success } from "../book/change/result.js";
+import { DEFAULT_SETTINGS } from "../book/records/settings.js";
+import type { Task } from "../book/records/task.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { logWork, type LogWorkIssue, type WorkFigure } from "../ledger/logWork.js";
-import { reckonMachineBook } from "../schedule/board.js";
+import { reckonMachineBook } from "../board/board.js";
 import { inServiceDay } from "../schedule/taskDue.js";
 
 /** What was decided of a task of a machine that came without records. */

@@ -1,31 +1,23 @@
 import { bookOf, read, VAN, type BookParts } from "../../test/books.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import { keepRecord } from "../book/change/keepRecord.js";
+import { readBookData } from "../book/file/readBook.js";
+import type { MachineId, MeterId, PlaceId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
+import type { Place } from "../book/records/workshop.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { dayOf } from "../calendar/dayNumber.js";
+import { addMachine, namingIssues, type NewMachine } from "./addMachine.js";
+import { currentStop, releaseForService, takeOutOfService } from "./outOfService.js";
 import {
-  addMachine,
   addMeter,
-  applyChange,
   believeMeter,
   changeMeter,
-  currentStop,
-  dayOf,
   guessChange,
-  keepRecord,
-  machineBookOf,
-  meterReckoningOf,
-  namingIssues,
-  readBookData,
-  releaseForService,
   stopMeter,
-  takeOutOfService,
-  type CommandContext,
-  type CommandResult,
-  type Machine,
-  type MachineBook,
-  type MachineId,
-  type MeterId,
-  type NewMachine,
-  type Place,
-  type PlaceId,
-} from "../index.js";
+} from "../meter/changeMeter.js";
+import { meterReckoningOf } from "../meter/settleFigure.js";
 
 const TODAY = dayOf("2026-03-01");
 const ODO = "odo" as MeterId;

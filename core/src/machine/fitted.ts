@@ -1,5 +1,5 @@
-import type { Part } from "../book/part.js";
-import type { Specification } from "../book/specification.js";
+import type { Part } from "../book/records/part.js";
+import type { Specification } from "../book/records/specification.js";
 import { valueIn, type Quantity } from "../quantity/quantity.js";
 import { dimensionOf } from "../quantity/unit.js";
 

@@ -1,9 +1,9 @@
-import type { Change } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { Machine } from "../book/machine.js";
-import type { MachineBook } from "../book/machineBook.js";
-import { failure, success } from "../book/result.js";
-import type { Stop } from "../book/service.js";
+import type { Change } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { Machine } from "../book/records/machine.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import { failure, success } from "../book/change/result.js";
+import type { Stop } from "../book/records/service.js";
 import { dayOf, formatDay, type DayNumber } from "../calendar/dayNumber.js";
 
 /** What stands in the way of taking a machine out of service or releasing it. */

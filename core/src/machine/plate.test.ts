@@ -1,22 +1,15 @@
-import {
-  capacityAnswers,
-  coldOf,
-  fittedAnswer,
-  gradesInTheCold,
-  numbersAgree,
-  plateFindings,
-  productCovers,
-  mixing,
-  type Capacity,
-  type CoverIssue,
-  type Fluid,
-  type Machine,
-  type Part,
-  type Product,
-  type Quantity,
-  type Specification,
-  type Unit,
-} from "../index.js";
+import type { Capacity, Fluid } from "../book/records/fluid.js";
+import type { Machine } from "../book/records/machine.js";
+import type { Part } from "../book/records/part.js";
+import type { Product } from "../book/records/product.js";
+import type { Specification } from "../book/records/specification.js";
+import { capacityAnswers } from "../fluid/capacity.js";
+import { gradesInTheCold, productCovers, type CoverIssue } from "../fluid/covers.js";
+import { mixing } from "../fluid/mixing.js";
+import { fittedAnswer, numbersAgree } from "./fitted.js";
+import { coldOf, plateFindings } from "./plateFindings.js";
+import type { Quantity } from "../quantity/quantity.js";
+import type { Unit } from "../quantity/unit.js";
 
 const q = (value: number, unit: Unit = "L"): Quantity => ({ value, unit });
 const capacity = (id: string, quantity: Quantity, more: Partial<Capacity> = {}): Capacity => ({

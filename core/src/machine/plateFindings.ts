@@ -1,9 +1,9 @@
-import type { Book } from "../book/book.js";
-import type { Fluid } from "../book/fluid.js";
-import type { Machine } from "../book/machine.js";
-import type { MachinePlate, SharedBook } from "../book/machinePlate.js";
-import type { Product } from "../book/product.js";
-import type { Specification } from "../book/specification.js";
+import type { Book } from "../book/file/book.js";
+import type { Fluid } from "../book/records/fluid.js";
+import type { Machine } from "../book/records/machine.js";
+import type { MachinePlate, SharedBook } from "../book/slice/machinePlate.js";
+import type { Product } from "../book/records/product.js";
+import type { Specification } from "../book/records/specification.js";
 import { capacityAnswers, type CapacityAnswer } from "../fluid/capacity.js";
 import { productCovers, type Cold, type CoverIssue } from "../fluid/covers.js";
 import { DEFAULT_COLD_MARGIN } from "../fluid/grade.js";
@@ -30,7 +30,7 @@ export type PlateFinding =
     };
 
 /** The coldest start of a machine in °C; null where it is not recorded. */
-export function coldestStartOf(machine: Machine): number | null {
+function coldestStartOf(machine: Machine): number | null {
   const coldest = machine.duty?.coldestStart ?? null;
   return coldest === null ? null : valueIn(coldest, "degC");
 }

@@ -1,13 +1,13 @@
 import { bookOf, done, task, VAN } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { EntryId, MachineId, TaskId } from "../book/ids.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import { settingsOf } from "../book/settings.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { EntryId, MachineId, TaskId } from "../book/records/ids.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { settingsOf } from "../book/records/settings.js";
 import { dayOf, formatDay } from "../calendar/dayNumber.js";
 import { correctEntry } from "../ledger/corrections.js";
 import { logWork, type LogWorkInput } from "../ledger/logWork.js";
-import { reckonMachineBook } from "../schedule/board.js";
+import { reckonMachineBook } from "../board/board.js";
 import { noteReminder, reminderStates } from "./reminders.js";
 
 const TODAY = dayOf("2026-11-23");

@@ -1,14 +1,14 @@
-import { byDate, currentRecords, type CurrentRecord } from "../book/currentRecords.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { Entry, ReminderFactCode } from "../book/entry.js";
-import type { TaskId } from "../book/ids.js";
-import type { MachineBook } from "../book/machineBook.js";
-import type { Reminder } from "../book/reminder.js";
+import { byDate, currentRecords, type CurrentRecord } from "../book/slice/currentRecords.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { Entry, ReminderFactCode } from "../book/records/entry.js";
+import type { TaskId } from "../book/records/ids.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import type { Reminder } from "../book/records/reminder.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { logWork, type LogWorkIssue } from "../ledger/logWork.js";
 
 /** A task a reminder asked for, and when the log has it done since; null where not. */
-export interface AskedTask {
+interface AskedTask {
   readonly task: TaskId;
   readonly loggedOn: DayNumber | null;
 }

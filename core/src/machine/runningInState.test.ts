@@ -1,6 +1,6 @@
 import { bookOf, VAN } from "../../test/books.js";
-import { readBookData } from "../book/readBook.js";
-import { runningInSchema, type RunningIn } from "../book/runningIn.js";
+import { readBookData } from "../book/file/readBook.js";
+import { runningInSchema, type RunningIn } from "../book/records/runningIn.js";
 import { runningInState } from "./runningInState.js";
 
 const PLAN = {

@@ -1,4 +1,4 @@
-import type { RunningIn, RunningInStage } from "../book/runningIn.js";
+import type { RunningIn, RunningInStage } from "../book/records/runningIn.js";
 import { hasReached } from "../meter/life.js";
 
 /** How far a machine is with running in; amounts in the unit of its meter, counted from where running in began. */

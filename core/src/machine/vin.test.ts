@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { checkDigitOf, vinDoubt } from "../index.js";
+import { checkDigitOf, vinDoubt } from "./vin.js";
 
 test("the well-known sum of ones has 1 as its check digit", () => {
   expect(vinDoubt("11111111111111111")).toBeNull();

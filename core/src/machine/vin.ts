@@ -25,7 +25,7 @@ const VALUES = new Map<string, number>([
 ]);
 
 /** A VIN as it is compared: capitals, without the spaces and hyphens people put in. */
-export function plainVin(text: string): string {
+function plainVin(text: string): string {
   return text.toUpperCase().replace(/[\s-]/g, "");
 }
 

@@ -1,9 +1,9 @@
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { MachineId, MeterId, TaskId } from "../book/ids.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import type { Machine } from "../book/machine.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { MachineId, MeterId, TaskId } from "../book/records/ids.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import type { Machine } from "../book/records/machine.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { logWork, workDoubts, type LogWorkInput } from "../ledger/logWork.js";
 import { parseReadingLine } from "./parseReadingLine.js";

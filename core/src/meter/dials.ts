@@ -1,11 +1,11 @@
-import type { CurrentRecord } from "../book/currentRecords.js";
-import { byDate } from "../book/currentRecords.js";
-import type { MeterChange } from "../book/meterChange.js";
+import type { CurrentRecord } from "../book/slice/currentRecords.js";
+import { byDate } from "../book/slice/currentRecords.js";
+import type { MeterChange } from "../book/records/meterChange.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { LIFE_TOLERANCE } from "./life.js";
 
 /** A meter change as the life sees it. */
-export interface DialChange {
+interface DialChange {
   readonly id: string;
   readonly day: DayNumber;
   readonly oldFinal: number;

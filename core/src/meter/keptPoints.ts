@@ -1,5 +1,5 @@
 import { daysBetween } from "../calendar/dayNumber.js";
-import type { Meter } from "../book/machine.js";
+import type { Meter } from "../book/records/machine.js";
 import { isBelow, LIFE_TOLERANCE } from "./life.js";
 import type { Point } from "./points.js";
 

@@ -1,5 +1,5 @@
-import type { Machine, Meter } from "../book/machine.js";
-import { failure, success, type Result } from "../book/result.js";
+import type { Machine, Meter } from "../book/records/machine.js";
+import { failure, success, type Result } from "../book/change/result.js";
 import type { DecimalSign } from "../quantity/numeral.js";
 import { parseFigure } from "../quantity/parseFigure.js";
 

@@ -1,4 +1,4 @@
-import type { DatedSection } from "../book/sections.js";
+import type { DatedSection } from "../book/records/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { LIFE_TOLERANCE } from "./life.js";
 

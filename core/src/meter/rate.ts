@@ -14,7 +14,7 @@ const DEFAULT_VARIANCE_SHARE = 1.75;
 const LEAST_VARIANCE_SHARE = 0.0175;
 
 /** What a rate was taken from. */
-export type RateSource =
+type RateSource =
   | {
       readonly code: "observed";
       /** Pairs of neighbouring readings. */

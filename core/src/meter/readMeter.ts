@@ -1,9 +1,9 @@
-import { applyChange, put, type RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { MeterId, ReadingId } from "../book/ids.js";
-import type { MachineBook } from "../book/machineBook.js";
-import type { Reading } from "../book/reading.js";
-import { failure, success } from "../book/result.js";
+import { applyChange, put, type RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { MeterId, ReadingId } from "../book/records/ids.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import type { Reading } from "../book/records/reading.js";
+import { failure, success } from "../book/change/result.js";
 import { formatDay } from "../calendar/dayNumber.js";
 import { settleFigure, type DialFigureInput, type FigureIssue } from "./settleFigure.js";
 

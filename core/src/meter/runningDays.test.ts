@@ -1,15 +1,11 @@
 import fc from "fast-check";
 import { bookOf, read, task, VAN } from "../../test/books.js";
-import {
-  addDays,
-  dayOf,
-  formatDay,
-  reckonBook,
-  runningDaysOf,
-  type LaidUp,
-  type TaskReckoning,
-  type MeterReckoning,
-} from "../index.js";
+import type { LaidUp } from "../book/records/service.js";
+import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
+import type { MeterReckoning } from "./reckonMeter.js";
+import { runningDaysOf } from "./runningDays.js";
+import { reckonBook } from "../schedule/reckonBook.js";
+import type { TaskReckoning } from "../schedule/reckonTask.js";
 
 const START = dayOf("2024-01-01");
 const anyDay = fc.integer({ min: 0, max: 1200 }).map((days) => addDays(START, days));

@@ -1,4 +1,4 @@
-import type { LaidUp } from "../book/service.js";
+import type { LaidUp } from "../book/records/service.js";
 import {
   addDays,
   dayFromParts,

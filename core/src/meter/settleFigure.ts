@@ -1,10 +1,10 @@
-import { applyChange, put, type RecordChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { MeterChangeId, MeterId } from "../book/ids.js";
-import type { MachineBook } from "../book/machineBook.js";
-import { recordsByMachine } from "../book/machineRecords.js";
-import { failure, success, type Result } from "../book/result.js";
-import { DEFAULT_SETTINGS } from "../book/settings.js";
+import { applyChange, put, type RecordChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { MeterChangeId, MeterId } from "../book/records/ids.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import { recordsByMachine } from "../book/slice/machineRecords.js";
+import { failure, success, type Result } from "../book/change/result.js";
+import { DEFAULT_SETTINGS } from "../book/records/settings.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { dialOn, lifeOfFigure } from "./dials.js";
 import { contradictedPoints, figureDoubt, type FigureDoubt } from "./figureDoubt.js";

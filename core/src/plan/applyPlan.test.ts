@@ -1,10 +1,10 @@
 import { bookOf, task, VAN, type BookParts } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { MachineId } from "../book/ids.js";
-import type { Machine } from "../book/machine.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import { readBook } from "../book/readBook.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { MachineId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { readBook } from "../book/file/readBook.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { applyPlan, planOffers } from "./applyPlan.js";
 import { LIBRARY, plansFor } from "./library.js";

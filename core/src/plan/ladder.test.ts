@@ -1,9 +1,9 @@
 import { bookOf, task, VAN } from "../../test/books.js";
-import { applyChange } from "../book/change.js";
-import type { CommandContext } from "../book/command.js";
-import type { MachineId, MeterId, TaskId } from "../book/ids.js";
-import { machineBookOf, type MachineBook } from "../book/machineBook.js";
-import { readBook } from "../book/readBook.js";
+import { applyChange } from "../book/change/change.js";
+import type { CommandContext } from "../book/change/command.js";
+import type { MachineId, MeterId, TaskId } from "../book/records/ids.js";
+import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { readBook } from "../book/file/readBook.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import {
   laddersOf,

@@ -1,10 +1,10 @@
 import { limitOf, limitsOnMeter } from "../limit/limit.js";
-import { put, type RecordChange } from "../book/change.js";
-import type { CommandContext, CommandResult } from "../book/command.js";
-import type { MeterId, TaskId } from "../book/ids.js";
-import type { MachineBook } from "../book/machineBook.js";
-import { failure, success } from "../book/result.js";
-import type { Task } from "../book/task.js";
+import { put, type RecordChange } from "../book/change/change.js";
+import type { CommandContext, CommandResult } from "../book/change/command.js";
+import type { MeterId, TaskId } from "../book/records/ids.js";
+import type { MachineBook } from "../book/slice/machineBook.js";
+import { failure, success } from "../book/change/result.js";
+import type { Task } from "../book/records/task.js";
 import { DEFAULT_REGIME } from "../schedule/taskDue.js";
 
 /** A step of a ladder: the task, and with every how many of the first step's turns it comes. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
-import { recordsByMachine, type MachineRecords } from "../book/machineRecords.js";
-import { settingsOf } from "../book/settings.js";
+import { recordsByMachine, type MachineRecords } from "../book/slice/machineRecords.js";
+import { settingsOf } from "../book/records/settings.js";
 import { addDays, dayOf, formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { hasReached } from "../meter/life.js";
 import { machineState } from "../schedule/reckonMachine.js";

@@ -1,7 +1,7 @@
-import type { CurrentRecord } from "../book/currentRecords.js";
-import type { Entry } from "../book/entry.js";
-import type { EntryId, TaskId } from "../book/ids.js";
-import type { Task } from "../book/task.js";
+import type { CurrentRecord } from "../book/slice/currentRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { EntryId, TaskId } from "../book/records/ids.js";
+import type { Task } from "../book/records/task.js";
 import { addDays, formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { hasReached } from "../meter/life.js";
 import type { MeterReckoning } from "../meter/reckonMeter.js";
@@ -30,7 +30,7 @@ const MOST_OCCURRENCES = 50_000;
 const WHOLE_DAY_TOLERANCE = 1e-9;
 
 /** The first day from `today` on by which a meter is reckoned to have reached a life, in its unit; null where it never will. */
-export function dayOfLife(
+function dayOfLife(
   { life, rate, running }: MeterReckoning,
   due: number,
   today: DayNumber,
@@ -85,7 +85,7 @@ const leans = (task: Task): number =>
  * without a date have no turns. By the due rules, one turn after the other; it ends where nothing is to
  * come, else never.
  */
-export function* turnsAhead(state: MachineState): Generator<Occurrence, void, undefined> {
+function* turnsAhead(state: MachineState): Generator<Occurrence, void, undefined> {
   const completions = new Map<TaskId, Completion[]>();
   for (const [task, list] of state.completions) completions.set(task, [...list]);
   const ahead: MachineState = { ...state, completions };

@@ -1,8 +1,8 @@
 import { limitOf } from "../limit/limit.js";
-import type { MachineId } from "../book/ids.js";
-import type { LimitRecord } from "../book/limitRecord.js";
-import type { Machine, Meter } from "../book/machine.js";
-import type { Task } from "../book/task.js";
+import type { MachineId } from "../book/records/ids.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
+import type { Machine, Meter } from "../book/records/machine.js";
+import type { Task } from "../book/records/task.js";
 
 /** A limit of a plan: by a measure, whichever meter of a machine counts it, in its unit; or by the calendar. */
 export type PlanLimit =

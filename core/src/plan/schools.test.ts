@@ -1,9 +1,9 @@
-import type { LimitRecord } from "../book/limitRecord.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
 import { limitOf } from "../limit/limit.js";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
-import { machinePlateOf } from "../book/machinePlate.js";
-import { recordsByMachine } from "../book/machineRecords.js";
-import { settingsOf } from "../book/settings.js";
+import { machinePlateOf } from "../book/slice/machinePlate.js";
+import { recordsByMachine } from "../book/slice/machineRecords.js";
+import { settingsOf } from "../book/records/settings.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import {
   amountOfUse,
@@ -12,10 +12,10 @@ import {
   usualRate,
   type NeedsSource,
 } from "../stores/taskNeeds.js";
-import type { Product } from "../book/product.js";
-import type { Task, TaskUse } from "../book/task.js";
-import type { Fluid } from "../book/fluid.js";
-import type { Person } from "../book/workshop.js";
+import type { Product } from "../book/records/product.js";
+import type { Task, TaskUse } from "../book/records/task.js";
+import type { Fluid } from "../book/records/fluid.js";
+import type { Person } from "../book/records/workshop.js";
 import { compareSchools, schoolsOf, type SchoolSum } from "./schools.js";
 
 const TODAY = dayOf("2026-11-23");

@@ -1,9 +1,9 @@
-import type { MachineRecords } from "../book/machineRecords.js";
-import type { TaskId } from "../book/ids.js";
+import type { MachineRecords } from "../book/slice/machineRecords.js";
+import type { TaskId } from "../book/records/ids.js";
 import type { Limit } from "../limit/limit.js";
-import { ownValue } from "../book/ownValue.js";
-import type { Settings } from "../book/settings.js";
-import type { Task } from "../book/task.js";
+import { ownValue } from "../book/records/ownValue.js";
+import type { Settings } from "../book/records/settings.js";
+import type { Task } from "../book/records/task.js";
 import { addIntervals } from "../calendar/interval.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { machineState } from "../schedule/reckonMachine.js";

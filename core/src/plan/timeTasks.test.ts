@@ -1,4 +1,6 @@
-import { applyChange, timeTasks, untimedTasks, type Task } from "../index.js";
+import { applyChange } from "../book/change/change.js";
+import type { Task } from "../book/records/task.js";
+import { timeTasks, untimedTasks } from "./timeTasks.js";
 import { bookOf, task } from "../../test/books.js";
 
 const named = (id: string, name: string, more: object = {}): Task =>

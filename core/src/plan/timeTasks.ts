@@ -1,5 +1,5 @@
-import type { Change, RecordChange } from "../book/change.js";
-import type { Task } from "../book/task.js";
+import type { Change, RecordChange } from "../book/change/change.js";
+import type { Task } from "../book/records/task.js";
 
 /** Tasks of one name, on one machine or several, of which nobody has said how long they take. */
 export interface UntimedTasks {

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from "../book/result.js";
+import { failure, success, type Result } from "../book/change/result.js";
 import { readNumeral, type DecimalSign } from "./numeral.js";
 import type { Quantity } from "./quantity.js";
 import { dimensionOf, type Dimension, type Gallons, type Unit } from "./unit.js";

@@ -1,15 +1,7 @@
-import {
-  dimensionOf,
-  findUnit,
-  formatNumber,
-  metricUnit,
-  preferredUnit,
-  symbolOf,
-  UNIT_NAMES,
-  type Dimension,
-  type MeasureSystem,
-  type Unit,
-} from "../index.js";
+import { formatNumber } from "./formatQuantity.js";
+import { metricUnit, preferredUnit, type MeasureSystem } from "./preferredUnit.js";
+import { dimensionOf, symbolOf, UNIT_NAMES, type Dimension, type Unit } from "./unit.js";
+import { findUnit } from "./unitWords.js";
 
 test.each<[number, Unit, MeasureSystem, Unit]>([
   [5, "L", "typed", "L"],

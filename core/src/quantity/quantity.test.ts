@@ -1,18 +1,9 @@
 import fc from "fast-check";
-import {
-  dimensionOf,
-  formatQuantity,
-  parseQuantity,
-  shownIn,
-  torqueDoubt,
-  UNIT_NAMES,
-  usualTorque,
-  valueIn,
-  type Quantity,
-  type QuantityReading,
-  type ShownQuantity,
-  type Unit,
-} from "../index.js";
+import { formatQuantity } from "./formatQuantity.js";
+import { parseQuantity, type QuantityReading } from "./parseQuantity.js";
+import { shownIn, valueIn, type Quantity, type ShownQuantity } from "./quantity.js";
+import { torqueDoubt, usualTorque } from "./torqueDoubt.js";
+import { dimensionOf, UNIT_NAMES, type Unit } from "./unit.js";
 
 const reading = (unit: Unit, more: Partial<QuantityReading> = {}): QuantityReading => ({
   unit,

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { numberField, textField } from "../book/fields.js";
+import { numberField, textField } from "../book/records/fields.js";
 import { dimensionOf, UNIT_NAMES, UNITS, type Unit } from "./unit.js";
 
 /** A value with its unit, kept as it was typed; nothing is ever converted on the way into a book. */

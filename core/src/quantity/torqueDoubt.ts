@@ -2,8 +2,7 @@ import { valueIn, type Quantity } from "./quantity.js";
 import type { Unit } from "./unit.js";
 
 /** Strength classes of metric screws that the orientation table knows. */
-export const STRENGTH_CLASSES = ["8.8", "10.9", "12.9"] as const;
-export type StrengthClass = (typeof STRENGTH_CLASSES)[number];
+type StrengthClass = "8.8" | "10.9" | "12.9";
 
 /** What a torque is for, as far as an orientation value is known. */
 export type TorqueUse =

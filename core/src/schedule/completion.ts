@@ -1,7 +1,7 @@
-import { byDate, type CurrentRecord } from "../book/currentRecords.js";
-import type { Entry } from "../book/entry.js";
-import type { EntryId, MeterId, TaskId } from "../book/ids.js";
-import { ownValue } from "../book/ownValue.js";
+import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { EntryId, MeterId, TaskId } from "../book/records/ids.js";
+import { ownValue } from "../book/records/ownValue.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { dialOn, lifeOfFigure } from "../meter/dials.js";
 import { isBelow } from "../meter/life.js";

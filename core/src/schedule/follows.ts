@@ -1,4 +1,4 @@
-import type { Task } from "../book/task.js";
+import type { Task } from "../book/records/task.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
 import { everyInterval, everySoMuch } from "../limit/limit.js";
 import { hasReached } from "../meter/life.js";

@@ -1,4 +1,4 @@
-import type { MeterId, TaskId } from "../book/ids.js";
+import type { MeterId, TaskId } from "../book/records/ids.js";
 import type { CalendarLimit, MeterLimit } from "../limit/limit.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import type { CompletionFact } from "./completion.js";

@@ -1,4 +1,4 @@
-import type { Task } from "../book/task.js";
+import type { Task } from "../book/records/task.js";
 import { followsDue } from "./follows.js";
 import { nthDue } from "./nth.js";
 import { testedDue, testInEffect } from "./setAside.js";

@@ -1,4 +1,4 @@
-import type { Task } from "../book/task.js";
+import type { Task } from "../book/records/task.js";
 import type { LimitDue, NthContext } from "./limits/due.js";
 import { nthLimitDue } from "./limits/kinds.js";
 import { completionsOf, inServiceDay, ownLimitsDue, type MachineState } from "./taskDue.js";

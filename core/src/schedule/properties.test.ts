@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
 import { workedCases } from "../../test/vectors.js";
-import type { Book } from "../book/book.js";
-import { readBook } from "../book/readBook.js";
+import type { Book } from "../book/file/book.js";
+import { readBook } from "../book/file/readBook.js";
 import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
 import { dueList } from "./dueList.js";
 import { reckonBook } from "./reckonBook.js";

@@ -1,6 +1,6 @@
-import type { Book } from "../book/book.js";
-import { recordsByMachine } from "../book/machineRecords.js";
-import { settingsOf } from "../book/settings.js";
+import type { Book } from "../book/file/book.js";
+import { recordsByMachine } from "../book/slice/machineRecords.js";
+import { settingsOf } from "../book/records/settings.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { reckonMachine, type MachineReckoning } from "./reckonMachine.js";
 

@@ -1,6 +1,6 @@
-import type { MachineRecords } from "../book/machineRecords.js";
-import type { Machine } from "../book/machine.js";
-import type { Settings } from "../book/settings.js";
+import type { MachineRecords } from "../book/slice/machineRecords.js";
+import type { Machine } from "../book/records/machine.js";
+import type { Settings } from "../book/records/settings.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { completionsByTask } from "./completion.js";

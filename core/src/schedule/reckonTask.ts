@@ -1,5 +1,5 @@
-import type { Settings } from "../book/settings.js";
-import type { Task } from "../book/task.js";
+import type { Settings } from "../book/records/settings.js";
+import type { Task } from "../book/records/task.js";
 import type { LimitReckoning, Status } from "./limitReckoning.js";
 import { reckonLimit, standsOnDoubt } from "./limits/kinds.js";
 import { limitsDue } from "./limitsDue.js";

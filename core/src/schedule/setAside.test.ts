@@ -1,6 +1,6 @@
 import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.js";
 import { dayOf, formatDay } from "../calendar/dayNumber.js";
-import { readBook } from "../book/readBook.js";
+import { readBook } from "../book/file/readBook.js";
 import { reckonBook } from "./reckonBook.js";
 import type { TaskReckoning } from "./reckonTask.js";
 

@@ -1,5 +1,5 @@
-import type { Settings } from "../book/settings.js";
-import type { Task } from "../book/task.js";
+import type { Settings } from "../book/records/settings.js";
+import type { Task } from "../book/records/task.js";
 import { addIntervals } from "../calendar/interval.js";
 import { everyInterval, everySoMuch } from "../limit/limit.js";
 import {

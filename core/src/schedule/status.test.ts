@@ -1,8 +1,8 @@
 import { bookOf, done, read, task, type BookParts } from "../../test/books.js";
 import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
 import { reckonBook } from "./reckonBook.js";
-import type { MeterId } from "../book/ids.js";
-import type { LimitRecord } from "../book/limitRecord.js";
+import type { MeterId } from "../book/records/ids.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
 import { everyInterval, everySoMuch, limitOf } from "../limit/limit.js";
 import { limitDays } from "./limits/kinds.js";
 import { calendarStatus, meterStatus, windowsFor } from "./status.js";

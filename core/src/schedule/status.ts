@@ -1,4 +1,4 @@
-import type { Settings } from "../book/settings.js";
+import type { Settings } from "../book/records/settings.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
 import { graceOf, type CalendarLimit, type MeterLimit } from "../limit/limit.js";
 import { hasReached, isBelow } from "../meter/life.js";

@@ -1,7 +1,7 @@
-import type { FluidId, TaskId } from "../book/ids.js";
-import type { Machine } from "../book/machine.js";
-import { ownValue } from "../book/ownValue.js";
-import type { Task } from "../book/task.js";
+import type { FluidId, TaskId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
+import { ownValue } from "../book/records/ownValue.js";
+import type { Task } from "../book/records/task.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { limitOf, type Limit } from "../limit/limit.js";
 import type { Completion, MeterReckonings } from "./completion.js";

@@ -1,7 +1,7 @@
-import { byDate, type CurrentRecord } from "../book/currentRecords.js";
-import type { Entry, LookAgain } from "../book/entry.js";
-import type { TaskId } from "../book/ids.js";
-import type { Reminder } from "../book/reminder.js";
+import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
+import type { Entry, LookAgain } from "../book/records/entry.js";
+import type { TaskId } from "../book/records/ids.js";
+import type { Reminder } from "../book/records/reminder.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 
 /** A task tested sound, and the entry that says so. */

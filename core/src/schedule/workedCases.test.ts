@@ -1,5 +1,8 @@
 import { workedCases } from "../../test/vectors.js";
-import { dayOf, dueList, readBook, reckonBook, type DueList, type DueListLimit } from "../index.js";
+import { readBook } from "../book/file/readBook.js";
+import { dayOf } from "../calendar/dayNumber.js";
+import { dueList, type DueList, type DueListLimit } from "./dueList.js";
+import { reckonBook } from "./reckonBook.js";
 
 const DATES = ["early", "likely", "late"] as const;
 

@@ -1,10 +1,10 @@
-import type { Fluid } from "../book/fluid.js";
-import type { TaskId } from "../book/ids.js";
-import type { MachinePlate } from "../book/machinePlate.js";
-import type { Part, Price } from "../book/part.js";
-import type { Product } from "../book/product.js";
-import type { Task, TaskUse } from "../book/task.js";
-import type { Person } from "../book/workshop.js";
+import type { Fluid } from "../book/records/fluid.js";
+import type { TaskId } from "../book/records/ids.js";
+import type { MachinePlate } from "../book/slice/machinePlate.js";
+import type { Part, Price } from "../book/records/part.js";
+import type { Product } from "../book/records/product.js";
+import type { Task, TaskUse } from "../book/records/task.js";
+import type { Person } from "../book/records/workshop.js";
 import { capacityAnswers } from "../fluid/capacity.js";
 import { valueIn } from "../quantity/quantity.js";
 import { dimensionOf } from "../quantity/unit.js";
@@ -48,7 +48,7 @@ export function usualRate(people: readonly Person[]): number | null {
 }
 
 /** The least of some prices, null where there is none. */
-export function leastPrice(prices: readonly Price[] | undefined): number | null {
+function leastPrice(prices: readonly Price[] | undefined): number | null {
   const all = (prices ?? []).map(({ price }) => price);
   return all.length === 0 ? null : Math.min(...all);
 }

@@ -3,10 +3,10 @@ import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import { currentDay } from "./today.js";
 
 /** A dialog that can be opened over any place. */
-export type Overlay = "reading" | "find" | "keys";
+type Overlay = "reading" | "find" | "keys";
 
 /** What belongs to this sitting: the day, the strip in hand, what stands open. */
-export interface SessionState {
+interface SessionState {
   readonly today: DayNumber;
   /** The task whose reasons stand open, empty where none. */
   readonly openTask: string;
@@ -28,7 +28,7 @@ export interface Notice extends GivenNotice {
 }
 
 /** A note as it is given. */
-export interface GivenNotice {
+interface GivenNotice {
   readonly isGood: boolean;
   readonly words: string;
   /** The change it tells of, which can be taken back from it; null where it tells of none. */

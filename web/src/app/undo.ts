@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 
 /** A change made in this tab: its number in the journal, and what it was in words. */
-export interface Step {
+interface Step {
   readonly seq: number;
   readonly words: string;
 }

@@ -21,7 +21,7 @@ const SECTIONS_BEFORE_6 = [
 const DATED_BEFORE_6 = ["readings", "meterChanges", "entries"] as const;
 
 /** What was packed is not what was there; thrown within the transaction, it leaves all as it was. */
-export class NotPackedWhole extends Error {
+class NotPackedWhole extends Error {
   constructor(section: string) {
     super(`the ${section} could not be packed whole`);
     this.name = "NotPackedWhole";

@@ -33,7 +33,7 @@ export const STRIP = { wide: 34, narrow: 84, before: 4, after: 10 } as const;
 const NAME = { wide: 190, letter: 7.6, tagLetter: 13, line: 20, fine: 21, room: 18 } as const;
 
 /** About how high the name of a machine is with what stands under it, in pixels, beside its strips. */
-export function nameHeight({ machine, meters }: BoardMachine, standing: string): number {
+function nameHeight({ machine, meters }: BoardMachine, standing: string): number {
   const lines = Math.ceil(
     (machine.name.length * NAME.letter + machine.tag.length * NAME.tagLetter) / (NAME.wide - 30),
   );

@@ -1,5 +1,4 @@
-import type { BoardMachine } from "@yonderfell/core";
-import { tasksInOrder } from "./boardOrder.js";
+import { tasksInOrder, type BoardMachine } from "@yonderfell/core";
 
 /** Machines that stand together on the reach, with the tasks of them that are shown. */
 export interface BoardGroup {

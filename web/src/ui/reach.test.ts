@@ -1,7 +1,7 @@
-import { addDays, type LimitReckoning } from "@yonderfell/core";
+import { addDays, mostPressing, type LimitReckoning } from "@yonderfell/core";
 import fc from "fast-check";
 import { onTheBoard, TODAY } from "../../test/skarrowVale.js";
-import { mostPressing } from "./boardOrder.js";
+
 import { REACHES, reachMarks, reachScale } from "./reachScale.js";
 import { stripGeometry } from "./stripGeometry.js";
 

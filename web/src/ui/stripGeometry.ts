@@ -1,11 +1,12 @@
 import {
   daysBetween,
+  governingLimit,
   type CompletionFact,
   type DayNumber,
   type LimitReckoning,
   type TaskReckoning,
 } from "@yonderfell/core";
-import { governing } from "../words/limitWords.js";
+
 import type { ReachScale } from "./reachScale.js";
 
 /** Where the parts of a strip stand, in pixels from its left edge; what is not drawn is null. */
@@ -31,7 +32,7 @@ export interface StripGeometry {
 }
 
 /** Where the words of a strip stand: beginning at `x`, or inside the body and ending there; and whether there is room for all of them. */
-export interface StripLabel {
+interface StripLabel {
   readonly x: number;
   readonly isInside: boolean;
   readonly isWhole: boolean;
@@ -44,14 +45,14 @@ export interface LabelWidths {
 }
 
 /** Where a wick ends: on the day it was done or at the edge, and whether that is only assumed. */
-export interface WickEnd {
+interface WickEnd {
   readonly to: number;
   readonly isEnd: boolean;
   readonly isAssumed: boolean;
 }
 
 /** The last completion a limit counts from, or null. */
-export function lastFact(limit: LimitReckoning): CompletionFact | null {
+function lastFact(limit: LimitReckoning): CompletionFact | null {
   const { basis } = limit;
   if ("last" in basis) return basis.last;
   return "by" in basis ? basis.by : null;
@@ -68,7 +69,7 @@ export function stripGeometry(
   today: DayNumber,
   label: LabelWidths,
 ): StripGeometry {
-  const limit = governing(task);
+  const limit = governingLimit(task);
   const forecast = limit?.forecast ?? null;
   const wick = wickOf(task, scale, today);
   const { todayX } = scale;

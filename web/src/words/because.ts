@@ -1,18 +1,19 @@
 import {
   daysBetween,
+  governingLimit,
   limitOf,
   limitsOfKind,
   type Task,
   type TaskReckoning,
 } from "@yonderfell/core";
 import { fullDate, sentence, shortDate, spanOfDays } from "./format.js";
-import { governing, limitName, meterName, meterOf, ruleWords, unitOf } from "./limitWords.js";
+import { limitName, meterName, meterOf, ruleWords, unitOf } from "./limitWords.js";
 import { basisWords } from "./basisWords.js";
 import { forecastWords, graceWords } from "./forecastWords.js";
 import type { Place } from "./place.js";
 
 /** The reasons for one limit, in sentences a person can check by hand. */
-export interface LimitReasons {
+interface LimitReasons {
   readonly name: string;
   readonly governs: boolean;
   readonly sentences: readonly string[];
@@ -26,7 +27,7 @@ export interface Because {
 
 /** Why a task is due when it is. */
 export function because(task: TaskReckoning, place: Place): Because {
-  const deciding = governing(task);
+  const deciding = governingLimit(task);
   const limits = task.limits.map((limit) => ({
     name: sentence(limitName(limit, place.machine)),
     governs: limit === deciding,
@@ -57,7 +58,7 @@ function merged(limits: readonly LimitReasons[]): LimitReasons[] {
 
 /** Which limit comes first, and by how much the others trail. */
 function comparison(task: TaskReckoning, { machine, today }: Place): string[] {
-  const deciding = governing(task);
+  const deciding = governingLimit(task);
   const likely = deciding?.forecast?.likely ?? null;
   if (deciding === null || likely === null || task.limits.length < 2) return [];
   const order = task.task.combine === "last" ? "decides, as the last of them" : "comes first";
@@ -103,10 +104,7 @@ function forLifeWords(task: Task, regime: string, { machine }: Place): string[] 
 }
 
 /** Why a task is doubtful: limits that are not known, meters that are stale or stopped. */
-export function doubtWords(
-  { limits, doubtful }: TaskReckoning,
-  { machine, today }: Place,
-): string[] {
+function doubtWords({ limits, doubtful }: TaskReckoning, { machine, today }: Place): string[] {
   if (!doubtful) return [];
   const unknown = limits.filter((limit) => limit.status === "unknown");
   const names = unknown.map((limit) => `the ${limitName(limit, machine)}`);

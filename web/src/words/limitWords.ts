@@ -1,12 +1,9 @@
 import {
-  daysBetween,
   type BoardMachine,
   type BoardMeter,
-  type DayNumber,
   type Limit,
   type LimitReckoning,
   type MeterId,
-  type TaskReckoning,
 } from "@yonderfell/core";
 import { amount, counted, figure, NBSP, spanOfDays } from "./format.js";
 import { distanceShown } from "./writing.js";
@@ -119,20 +116,4 @@ function daysLeftWords(remaining: number | null): string {
   if (remaining === 0) return "due today";
   const span = spanOfDays(Math.abs(remaining));
   return remaining > 0 ? `${span} left` : `${span} over`;
-}
-
-/** The limit that governs a task, or null where none does. */
-export function governing(task: TaskReckoning): LimitReckoning | null {
-  return task.governs === null ? null : (task.limits[task.governs] ?? null);
-}
-
-/** The date a task is expected to fall due, for putting tasks in order: those without one last. */
-export function orderingDay(task: TaskReckoning): number {
-  return governing(task)?.forecast?.likely ?? Number.MAX_SAFE_INTEGER;
-}
-
-/** How many days a task has stood past its date; 0 where it has not. */
-export function daysOver(task: TaskReckoning, today: DayNumber): number {
-  const likely = governing(task)?.forecast?.likely ?? null;
-  return likely === null ? 0 : Math.max(0, daysBetween(likely, today));
 }

@@ -1,6 +1,12 @@
-import type { BoardMachine, DayNumber, Status } from "@yonderfell/core";
+import {
+  governingLimit,
+  likelyDay,
+  type BoardMachine,
+  type DayNumber,
+  type Status,
+} from "@yonderfell/core";
 import { dateRange, shortDate } from "./format.js";
-import { governing } from "./limitWords.js";
+
 import { STATUS_WORD } from "./statusWords.js";
 
 /** A task whose date or state a change moves. */
@@ -16,7 +22,7 @@ export interface Move {
 export function dueWords(machine: BoardMachine, task: string, today: DayNumber): string {
   const found = machine.tasks.find((candidate) => candidate.task.id === task);
   if (found === undefined) return "";
-  const forecast = governing(found)?.forecast ?? null;
+  const forecast = governingLimit(found)?.forecast ?? null;
   if (forecast === null) return STATUS_WORD[found.status];
   return `${STATUS_WORD[found.status]}, ${shortDate(forecast.likely, today)}`;
 }
@@ -25,7 +31,7 @@ export function dueWords(machine: BoardMachine, task: string, today: DayNumber):
 export function dueWordsWithRange(machine: BoardMachine, task: string, today: DayNumber): string {
   const words = dueWords(machine, task, today);
   const found = machine.tasks.find((candidate) => candidate.task.id === task);
-  const forecast = found === undefined ? null : (governing(found)?.forecast ?? null);
+  const forecast = found === undefined ? null : (governingLimit(found)?.forecast ?? null);
   const isRange = forecast !== null && forecast.early !== forecast.late;
   return isRange ? `${words} (${dateRange(forecast, today)})` : words;
 }
@@ -37,7 +43,7 @@ export function movesBetween(before: BoardMachine, after: BoardMachine, today: D
     const earlier = before.tasks.find((candidate) => candidate.task.id === id);
     if (earlier === undefined) return [];
     const sameState = earlier.status === task.status;
-    const sameDay = governing(earlier)?.forecast?.likely === governing(task)?.forecast?.likely;
+    const sameDay = likelyDay(earlier) === likelyDay(task);
     if (sameState && sameDay) return [];
     const from = dueWords(before, id, today);
     const to = dueWordsWithRange(after, id, today);

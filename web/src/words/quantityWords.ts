@@ -28,7 +28,7 @@ export function asTyped(quantity: Quantity): string {
 }
 
 /** A quantity seen in another unit, rounded as one reads it. */
-export function inUnit(quantity: Quantity, unit: Unit): string {
+function inUnit(quantity: Quantity, unit: Unit): string {
   return unit === quantity.unit
     ? formatQuantity(quantity, figureStyle())
     : formatQuantity(shownIn(quantity, unit), figureStyle(), DIGITS);

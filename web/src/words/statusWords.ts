@@ -1,6 +1,12 @@
-import type { BoardMachine, DayNumber, Status, TaskReckoning } from "@yonderfell/core";
+import {
+  governingLimit,
+  type BoardMachine,
+  type DayNumber,
+  type Status,
+  type TaskReckoning,
+} from "@yonderfell/core";
 import { dateRange, fullDate, sentence, shortDate } from "./format.js";
-import { governing, leftWords } from "./limitWords.js";
+import { leftWords } from "./limitWords.js";
 
 /** What stands beside a strip: the date in strong letters and what is left. */
 export interface StripWords {
@@ -15,7 +21,7 @@ export function stripWords(
   today: DayNumber,
 ): StripWords {
   if (task.status === "finished") return { strong: "Finished", rest: "nothing to come" };
-  const limit = governing(task);
+  const limit = governingLimit(task);
   if (limit === null) return undatedWords(task);
   const rest = leftWords(limit, machine);
   const likely = limit.forecast?.likely ?? null;
@@ -43,7 +49,7 @@ export function stripSentence(
   machine: BoardMachine,
   today: DayNumber,
 ): string {
-  const limit = governing(task);
+  const limit = governingLimit(task);
   const forecast = limit?.forecast ?? null;
   const isRange = forecast !== null && forecast.early !== forecast.late;
   const parts = [

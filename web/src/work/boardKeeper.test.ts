@@ -3,6 +3,7 @@ import {
   changeSettings,
   correctEntry,
   logWork,
+  machinesInOrder,
   readMeter,
   reckonBoard,
   success,
@@ -16,7 +17,7 @@ import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
 import { boardReducer, boardUpdated, type BoardState } from "../app/board.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
-import { machinesInOrder } from "../ui/boardOrder.js";
+
 import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
 import { Pieces } from "./pieces.js";
 

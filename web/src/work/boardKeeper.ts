@@ -1,4 +1,5 @@
 import {
+  machinesInOrder,
   reckonMachineBook,
   type BoardMachine,
   type DayNumber,
@@ -6,7 +7,6 @@ import {
 } from "@yonderfell/core";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
 import { settingsMoved } from "./settingsMoved.js";
-import { machinesInOrder } from "../ui/boardOrder.js";
 
 /** What has become of the board: all of it, or only the machines a change touched. */
 export interface BoardUpdate {

@@ -9,7 +9,7 @@ import {
 } from "@yonderfell/core";
 
 /** A meter of a machine, as a person names it. */
-export interface NamedMeter {
+interface NamedMeter {
   readonly tag: string;
   readonly machine: string;
   readonly meter: Meter;

@@ -2,7 +2,7 @@ import { sha256 } from "@noble/hashes/sha2.js";
 import { bytesToHex } from "@noble/hashes/utils.js";
 
 /** A stored picture is at most so large, in bytes. */
-export const MOST_PICTURE_BYTES = 400_000;
+const MOST_PICTURE_BYTES = 400_000;
 /** Tried one after the other until the picture is small enough: longest side in pixels, and quality. */
 const STEPS = [
   [1600, 0.82],

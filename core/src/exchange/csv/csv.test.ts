@@ -1,20 +1,14 @@
-import {
-  applyChange,
-  csvChange,
-  csvQuestion,
-  dayOf,
-  describeCsvIssue,
-  guessCsv,
-  numbered,
-  readCsv,
-  readBookData,
-  writeCsv,
-  CSV_KINDS,
-  type Book,
-  type CsvItem,
-  type CsvKind,
-  type CsvPlan,
-} from "../../index.js";
+import { applyChange } from "../../book/change/change.js";
+import type { Book } from "../../book/file/book.js";
+import { numbered } from "../../book/file/numbered.js";
+import { readBookData } from "../../book/file/readBook.js";
+import { dayOf } from "../../calendar/dayNumber.js";
+import { CSV_KINDS, type CsvKind } from "./csvColumns.js";
+import { guessCsv } from "./csvGuess.js";
+import { csvQuestion, describeCsvIssue } from "./csvIssue.js";
+import { csvChange, type CsvItem, type CsvPlan } from "./csvPlan.js";
+import { writeCsv } from "./csvWrite.js";
+import { readCsv } from "./readCsv.js";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../../test/books.js";
 
 const TODAY = dayOf("2026-11-23");

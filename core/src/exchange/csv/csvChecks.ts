@@ -1,7 +1,7 @@
-import type { Book } from "../../book/book.js";
-import type { RecordOf } from "../../book/recordSchemas.js";
-import { referenceIssues } from "../../book/references.js";
-import type { Reading } from "../../book/reading.js";
+import type { Book } from "../../book/file/book.js";
+import type { RecordOf } from "../../book/records/recordSchemas.js";
+import { referenceIssues } from "../../book/references/references.js";
+import type { Reading } from "../../book/records/reading.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { csvColumn, type CsvKind } from "./csvColumns.js";
 import { figureDoubts } from "./csvFigures.js";

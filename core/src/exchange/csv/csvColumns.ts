@@ -1,4 +1,4 @@
-import type { Section } from "../../book/sections.js";
+import type { Section } from "../../book/records/sections.js";
 
 /** What a table file can hold. */
 export const CSV_KINDS = [

@@ -1,10 +1,10 @@
-import type { Book } from "../../book/book.js";
-import type { Entry } from "../../book/entry.js";
-import type { MachineId, MeterId } from "../../book/ids.js";
-import { recordsByMachine } from "../../book/machineRecords.js";
-import { ownValue } from "../../book/ownValue.js";
-import type { Reading } from "../../book/reading.js";
-import { DEFAULT_SETTINGS } from "../../book/settings.js";
+import type { Book } from "../../book/file/book.js";
+import type { Entry } from "../../book/records/entry.js";
+import type { MachineId, MeterId } from "../../book/records/ids.js";
+import { recordsByMachine } from "../../book/slice/machineRecords.js";
+import { ownValue } from "../../book/records/ownValue.js";
+import type { Reading } from "../../book/records/reading.js";
+import { DEFAULT_SETTINGS } from "../../book/records/settings.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { figureDoubt } from "../../meter/figureDoubt.js";
 import { reckonMeters, type MeterReckoning } from "../../meter/reckonMeter.js";

@@ -1,8 +1,8 @@
-import { applyChange, type Change } from "../../book/change.js";
-import type { Book } from "../../book/book.js";
-import type { Entry } from "../../book/entry.js";
-import type { MachineId } from "../../book/ids.js";
-import { recordsByMachine } from "../../book/machineRecords.js";
+import { applyChange, type Change } from "../../book/change/change.js";
+import type { Book } from "../../book/file/book.js";
+import type { Entry } from "../../book/records/entry.js";
+import type { MachineId } from "../../book/records/ids.js";
+import { recordsByMachine } from "../../book/slice/machineRecords.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { assumedFollowUps, followUpsOwedBy, type OwedFollowUp } from "../../ledger/followUps.js";
 import type { CsvNumbering } from "./csvPlan.js";

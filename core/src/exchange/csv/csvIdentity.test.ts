@@ -1,16 +1,14 @@
 import fc from "fast-check";
-import {
-  applyChange,
-  csvChange,
-  dayOf,
-  guessCsv,
-  numbered,
-  readBookData,
-  readCsv,
-  writeCsv,
-  type Book,
-  type CsvKind,
-} from "../../index.js";
+import { applyChange } from "../../book/change/change.js";
+import type { Book } from "../../book/file/book.js";
+import { numbered } from "../../book/file/numbered.js";
+import { readBookData } from "../../book/file/readBook.js";
+import { dayOf } from "../../calendar/dayNumber.js";
+import type { CsvKind } from "./csvColumns.js";
+import { guessCsv } from "./csvGuess.js";
+import { csvChange } from "./csvPlan.js";
+import { writeCsv } from "./csvWrite.js";
+import { readCsv } from "./readCsv.js";
 import { bookOf, VAN } from "../../../test/books.js";
 
 const TODAY = dayOf("2026-11-23");

@@ -1,5 +1,5 @@
 import type { FigureDoubt } from "../../meter/figureDoubt.js";
-import type { Meter } from "../../book/machine.js";
+import type { Meter } from "../../book/records/machine.js";
 import type { DifferingField } from "../mergePlan.js";
 
 /** One thing wrong with a table: where, what stands there, and what was expected. */

@@ -1,4 +1,4 @@
-import type { Machine, Meter } from "../../book/machine.js";
+import type { Machine, Meter } from "../../book/records/machine.js";
 import { valueIn } from "../../quantity/quantity.js";
 import { meterNamed, type CsvNames } from "./csvNames.js";
 import type { CsvCells } from "./csvCells.js";

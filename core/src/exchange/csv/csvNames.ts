@@ -1,8 +1,8 @@
-import type { Book } from "../../book/book.js";
-import type { MachineId, PersonId, PlaceId, TaskId } from "../../book/ids.js";
-import type { Machine, Meter } from "../../book/machine.js";
-import type { Task } from "../../book/task.js";
-import type { Person, Place } from "../../book/workshop.js";
+import type { Book } from "../../book/file/book.js";
+import type { MachineId, PersonId, PlaceId, TaskId } from "../../book/records/ids.js";
+import type { Machine, Meter } from "../../book/records/machine.js";
+import type { Task } from "../../book/records/task.js";
+import type { Person, Place } from "../../book/records/workshop.js";
 
 /** What a task of the book or of the table is called. */
 export type NamedTask = Pick<Task, "id" | "name" | "machine">;

@@ -1,9 +1,9 @@
-import type { Book } from "../../book/book.js";
-import type { RecordOf } from "../../book/recordSchemas.js";
-import type { Change, RecordChange } from "../../book/change.js";
-import type { PersonId, PlaceId } from "../../book/ids.js";
-import type { Reading } from "../../book/reading.js";
-import type { Person, Place } from "../../book/workshop.js";
+import type { Book } from "../../book/file/book.js";
+import type { RecordOf } from "../../book/records/recordSchemas.js";
+import type { Change, RecordChange } from "../../book/change/change.js";
+import type { PersonId, PlaceId } from "../../book/records/ids.js";
+import type { Reading } from "../../book/records/reading.js";
+import type { Person, Place } from "../../book/records/workshop.js";
 import { initialsOf } from "./csvNames.js";
 import type { CsvFormat } from "./csvFormat.js";
 import type { CsvColumns } from "./csvGuess.js";

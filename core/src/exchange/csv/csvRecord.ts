@@ -7,7 +7,7 @@ import type { CsvKind } from "./csvColumns.js";
 export type Fields = Readonly<Record<string, unknown>>;
 
 /** Fields with those of the last column over them; what stands there as null is taken away. */
-export function withRest(fields: Fields, rest: Fields): Fields {
+function withRest(fields: Fields, rest: Fields): Fields {
   const all = [...Object.entries(fields), ...Object.entries(rest)].filter(([key]) => key !== "id");
   const kept = new Map(all);
   return Object.fromEntries([...kept].filter(([key, value]) => value !== null || !(key in rest)));

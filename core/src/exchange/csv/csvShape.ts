@@ -1,6 +1,6 @@
-import type { RecordOf } from "../../book/recordSchemas.js";
-import type { MeterId } from "../../book/ids.js";
-import type { IssuePath } from "../../book/issue.js";
+import type { RecordOf } from "../../book/records/recordSchemas.js";
+import type { MeterId } from "../../book/records/ids.js";
+import type { IssuePath } from "../../book/file/issue.js";
 import type { CsvCells } from "./csvCells.js";
 import type { CsvKind } from "./csvColumns.js";
 import type { CsvDoubt } from "./csvIssue.js";

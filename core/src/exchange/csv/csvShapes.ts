@@ -28,7 +28,7 @@ export function idColumn(kind: CsvKind): string {
 }
 
 /** How this program writes a table. */
-export const OWN_FORMAT: CsvFormat = { dates: "ymd", decimal: ".", distance: null };
+const OWN_FORMAT: CsvFormat = { dates: "ymd", decimal: ".", distance: null };
 
 /** Cells as they would be read from a table of this program's own. */
 export function ownCells(kind: CsvKind, row: number, cells: ReadonlyMap<string, string>): CsvCells {

@@ -1,5 +1,5 @@
-import type { Book } from "../../book/book.js";
-import type { RecordOf } from "../../book/recordSchemas.js";
+import type { Book } from "../../book/file/book.js";
+import type { RecordOf } from "../../book/records/recordSchemas.js";
 import { guardCell } from "./csvCells.js";
 import { CSV_COLUMNS, writtenColumns, type CsvKind } from "./csvColumns.js";
 import { CsvNames } from "./csvNames.js";

@@ -1,4 +1,4 @@
-import type { Machine } from "../../book/machine.js";
+import type { Machine } from "../../book/records/machine.js";
 import type { CsvCells } from "./csvCells.js";
 import { joinWords } from "./csvCells.js";
 import { readCsvFigure } from "./csvFormat.js";

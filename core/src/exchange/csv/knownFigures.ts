@@ -1,5 +1,5 @@
-import type { Book } from "../../book/book.js";
-import type { Reading } from "../../book/reading.js";
+import type { Book } from "../../book/file/book.js";
+import type { Reading } from "../../book/records/reading.js";
 
 type Figure = Pick<Reading, "machine" | "meter" | "date" | "value">;
 

@@ -1,5 +1,5 @@
-import type { MeterId } from "../../book/ids.js";
-import type { Meter } from "../../book/machine.js";
+import type { MeterId } from "../../book/records/ids.js";
+import type { Meter } from "../../book/records/machine.js";
 import type { CsvCells } from "./csvCells.js";
 import { csvUnit } from "./csvFormat.js";
 import { inMeterUnit } from "./csvMachine.js";

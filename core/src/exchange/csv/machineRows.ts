@@ -1,5 +1,5 @@
-import type { PersonId, PlaceId } from "../../book/ids.js";
-import type { Machine, Meter } from "../../book/machine.js";
+import type { PersonId, PlaceId } from "../../book/records/ids.js";
+import type { Machine, Meter } from "../../book/records/machine.js";
 import type { CsvCells } from "./csvCells.js";
 import { csvUnit } from "./csvFormat.js";
 import type { CsvDoubt } from "./csvIssue.js";

@@ -1,4 +1,4 @@
-import type { Part, Price } from "../../book/part.js";
+import type { Part, Price } from "../../book/records/part.js";
 import type { CsvCells } from "./csvCells.js";
 import { joinWords } from "./csvCells.js";
 import { cellsOf, saidOnly, type CsvRows, type CsvSaid, type CsvShape } from "./csvShape.js";

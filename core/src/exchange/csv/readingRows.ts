@@ -1,4 +1,4 @@
-import type { Meter } from "../../book/machine.js";
+import type { Meter } from "../../book/records/machine.js";
 import { csvUnit } from "./csvFormat.js";
 import {
   datedCells,

@@ -1,10 +1,10 @@
-import type { MachineId, MeterId, TaskId } from "../../book/ids.js";
-import type { IssuePath } from "../../book/issue.js";
-import type { LimitRecord } from "../../book/limitRecord.js";
+import type { MachineId, MeterId, TaskId } from "../../book/records/ids.js";
+import type { IssuePath } from "../../book/file/issue.js";
+import type { LimitRecord } from "../../book/records/limitRecord.js";
 import { limitOf } from "../../limit/limit.js";
 import { formatDay } from "../../calendar/dayNumber.js";
-import type { Machine } from "../../book/machine.js";
-import { OUTSIDE_REASONS, type Task } from "../../book/task.js";
+import type { Machine } from "../../book/records/machine.js";
+import { OUTSIDE_REASONS, type Task } from "../../book/records/task.js";
 import type { CsvCells } from "./csvCells.js";
 import { joinWords } from "./csvCells.js";
 import { inMeterUnit, machineOfRow, meterOfRow, yesOrNo } from "./csvMachine.js";

@@ -1,4 +1,4 @@
-import type { Task } from "../../book/task.js";
+import type { Task } from "../../book/records/task.js";
 import type { NeedsSource } from "../../stores/taskNeeds.js";
 import { journeyLoad } from "./journeyLoad.js";
 

@@ -1,8 +1,8 @@
-import type { Fluid } from "../../book/fluid.js";
-import type { PartId, TaskId } from "../../book/ids.js";
-import type { Part } from "../../book/part.js";
-import type { Product } from "../../book/product.js";
-import type { Task } from "../../book/task.js";
+import type { Fluid } from "../../book/records/fluid.js";
+import type { PartId, TaskId } from "../../book/records/ids.js";
+import type { Part } from "../../book/records/part.js";
+import type { Product } from "../../book/records/product.js";
+import type { Task } from "../../book/records/task.js";
 import { amountOfUse, type NeedsSource } from "../../stores/taskNeeds.js";
 
 /** Parts to take along. */

@@ -1,6 +1,6 @@
 import { journeyOil } from "./journeyOil.js";
-import type { Fluid } from "../../book/fluid.js";
-import type { Product } from "../../book/product.js";
+import type { Fluid } from "../../book/records/fluid.js";
+import type { Product } from "../../book/records/product.js";
 
 const PRODUCTS = ["5W-30", "20w50", "0W-20"].map((grade) => ({ id: grade, name: grade, grade }));
 

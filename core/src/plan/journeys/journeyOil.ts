@@ -1,11 +1,11 @@
-import type { Fluid } from "../../book/fluid.js";
-import type { Product } from "../../book/product.js";
+import type { Fluid } from "../../book/records/fluid.js";
+import type { Product } from "../../book/records/product.js";
 import { gradesInTheCold, type Cold, type GradeAnswer } from "../../fluid/covers.js";
 import { DEFAULT_COLD_MARGIN, isSameGrade, servesCold } from "../../fluid/grade.js";
 import { OILS } from "../../fluid/kinds.js";
 
 /** Whether the oil in a system serves the temperatures of a journey. */
-export type OilAnswer = "serves" | "too-thick" | "too-thin" | "not-known";
+type OilAnswer = "serves" | "too-thick" | "too-thin" | "not-known";
 
 /** An oil system against the coldest start and the hottest day of a journey. */
 export interface OilOnJourney {

@@ -1,5 +1,5 @@
-import type { Journey } from "../../book/journey.js";
-import type { MeterId } from "../../book/ids.js";
+import type { Journey } from "../../book/records/journey.js";
+import type { MeterId } from "../../book/records/ids.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";
 
@@ -15,7 +15,7 @@ export interface JourneyDays {
 }
 
 /** What it is known from how far a meter runs on a journey. */
-export type JourneyRunSource =
+type JourneyRunSource =
   /** As the journey says. */
   | "given"
   /** From what it says of another meter, by how the two run as a rule. */

@@ -1,6 +1,6 @@
-import type { TaskId } from "../../book/ids.js";
-import type { Planning, Settings } from "../../book/settings.js";
-import type { Task } from "../../book/task.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Planning, Settings } from "../../book/records/settings.js";
+import type { Task } from "../../book/records/task.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
 import { isBelow } from "../../meter/life.js";
 import { lifeOn } from "../../meter/lifeLine.js";

@@ -1,6 +1,6 @@
-import type { Journey } from "../../book/journey.js";
-import type { MeterId } from "../../book/ids.js";
-import type { Task } from "../../book/task.js";
+import type { Journey } from "../../book/records/journey.js";
+import type { MeterId } from "../../book/records/ids.js";
+import type { Task } from "../../book/records/task.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
 import { limitsOnMeter } from "../../limit/limit.js";
@@ -11,12 +11,12 @@ import { limitsInForce, type MachineState } from "../../schedule/taskDue.js";
 import type { JourneyDays, JourneyRun } from "./journeyRun.js";
 
 /** The school whose intervals hold under a heavy load. */
-export const HARD_USE = "hard use";
+const HARD_USE = "hard use";
 
 /** When something falls due, against a journey, the most pressing first. */
 export const JOURNEY_TIMES = ["before", "during", "perhaps", "after"] as const;
 /** Before departure; on it; on it if the machine runs as fast as one in ten times until then; after return. */
-export type JourneyTime = (typeof JOURNEY_TIMES)[number];
+type JourneyTime = (typeof JOURNEY_TIMES)[number];
 
 /** Absorbs the last digit of a division before it is rounded to a whole number. */
 const TOLERANCE = 1e-9;

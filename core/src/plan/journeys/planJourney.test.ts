@@ -1,10 +1,10 @@
 import fc from "fast-check";
-import { machineBookOf } from "../../book/machineBook.js";
-import { EMPTY_PLATE, type MachinePlate } from "../../book/machinePlate.js";
-import { recordsByMachine } from "../../book/machineRecords.js";
-import type { Journey } from "../../book/journey.js";
-import { DEFAULT_PLANNING, settingsOf, type Planning } from "../../book/settings.js";
-import type { Visit } from "../../book/visit.js";
+import { machineBookOf } from "../../book/slice/machineBook.js";
+import { EMPTY_PLATE, type MachinePlate } from "../../book/slice/machinePlate.js";
+import { recordsByMachine } from "../../book/slice/machineRecords.js";
+import type { Journey } from "../../book/records/journey.js";
+import { DEFAULT_PLANNING, settingsOf, type Planning } from "../../book/records/settings.js";
+import type { Visit } from "../../book/records/visit.js";
 import { addDays, dayOf, formatDay } from "../../calendar/dayNumber.js";
 import { machineState } from "../../schedule/reckonMachine.js";
 import { bookOf, done, read, task, VAN, type BookParts } from "../../../test/books.js";

@@ -1,9 +1,9 @@
-import type { MeterId, TaskId } from "../../book/ids.js";
-import { DEFAULT_DAYS_CLEAR, type Journey } from "../../book/journey.js";
-import type { Visit } from "../../book/visit.js";
+import type { MeterId, TaskId } from "../../book/records/ids.js";
+import { DEFAULT_DAYS_CLEAR, type Journey } from "../../book/records/journey.js";
+import type { Visit } from "../../book/records/visit.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { currentStop } from "../../machine/outOfService.js";
-import type { Stop } from "../../book/service.js";
+import type { Stop } from "../../book/records/service.js";
 import { valueIn, type Quantity } from "../../quantity/quantity.js";
 import type { MachineState } from "../../schedule/taskDue.js";
 import { spareDays } from "../visits/spareDays.js";

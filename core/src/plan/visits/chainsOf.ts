@@ -3,13 +3,13 @@ import type { Turn } from "./turn.js";
 import { chainedTurn, TurnChain } from "./turnChain.js";
 
 /** A chain of turns, and the places of the days on which it stays closed though its access is open: its turns are left out there. */
-export interface OpenChain {
+interface OpenChain {
   readonly chain: TurnChain;
   readonly closedOn: ReadonlySet<number>;
 }
 
 /** What is opened at a visit for some chains together; `access` is null for what is open at each. */
-export interface Opening {
+interface Opening {
   readonly access: string | null;
   readonly cost: number;
   /** The places of the chains among all. */

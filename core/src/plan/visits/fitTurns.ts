@@ -1,4 +1,4 @@
-import type { Visit } from "../../book/visit.js";
+import type { Visit } from "../../book/records/visit.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { firstOn, lastUpTo } from "./candidates.js";
 import type { PlannedVisit } from "./plannedVisit.js";

@@ -1,5 +1,5 @@
-import type { TaskId } from "../../book/ids.js";
-import type { ChosenTurn, Visit } from "../../book/visit.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { ChosenTurn, Visit } from "../../book/records/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
 import type { PlannedVisit } from "./plannedVisit.js";

@@ -1,6 +1,6 @@
-import type { TaskId } from "../../book/ids.js";
-import type { Machine } from "../../book/machine.js";
-import type { Planning } from "../../book/settings.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Machine } from "../../book/records/machine.js";
+import type { Planning } from "../../book/records/settings.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { blockedOn, spareDays, type Blocked } from "./spareDays.js";
 import type { FittedTurn } from "./fitTurns.js";
@@ -49,7 +49,7 @@ export type PlanIssue =
     };
 
 /** A day on which no work is done on a machine, with why. */
-export interface BlockedDay {
+interface BlockedDay {
   readonly day: DayNumber;
   readonly blocked: Blocked;
 }

@@ -1,7 +1,7 @@
 import { partition } from "es-toolkit";
-import type { Machine } from "../../book/machine.js";
-import type { Planning } from "../../book/settings.js";
-import type { Visit } from "../../book/visit.js";
+import type { Machine } from "../../book/records/machine.js";
+import type { Planning } from "../../book/records/settings.js";
+import type { Visit } from "../../book/records/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import type { MachineState } from "../../schedule/taskDue.js";
 import { candidateDays } from "./candidates.js";

@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { planOf, sourceOf, TODAY } from "../../../test/plans.js";
 import { randomMachine, type DrawnMachine } from "../../../test/randomMachine.js";
-import type { Machine } from "../../book/machine.js";
+import type { Machine } from "../../book/records/machine.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { spareDays } from "./spareDays.js";
 import { planUntil } from "./visitsOfMachine.js";
-import type { VisitId } from "../../book/ids.js";
-import type { Visit } from "../../book/visit.js";
+import type { VisitId } from "../../book/records/ids.js";
+import type { Visit } from "../../book/records/visit.js";
 import type { MachinePlan } from "./planMachine.js";
 import type { PlannedVisit } from "./plannedVisit.js";
 import { turnKey, type Turn } from "./turn.js";

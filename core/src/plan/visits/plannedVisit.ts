@@ -1,5 +1,5 @@
-import type { TaskId } from "../../book/ids.js";
-import type { Visit } from "../../book/visit.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Visit } from "../../book/records/visit.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import type { Turn } from "./turn.js";
 

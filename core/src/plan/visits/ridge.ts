@@ -1,4 +1,4 @@
-import type { Bay, Person } from "../../book/workshop.js";
+import type { Bay, Person } from "../../book/records/workshop.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
 import { mondayOf } from "./spareDays.js";
 import type { Turn } from "./turn.js";

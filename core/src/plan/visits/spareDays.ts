@@ -1,5 +1,5 @@
-import type { Machine } from "../../book/machine.js";
-import type { Needed } from "../../book/service.js";
+import type { Machine } from "../../book/records/machine.js";
+import type { Needed } from "../../book/records/service.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 
 const DAYS_A_WEEK = 7;

@@ -1,5 +1,5 @@
-import type { TaskId } from "../../book/ids.js";
-import type { Planning } from "../../book/settings.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Planning } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 
 /** A turn of a task as a visit weighs it: when it may be done, and what it costs to do it early or late. */

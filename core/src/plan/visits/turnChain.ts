@@ -1,4 +1,4 @@
-import type { Planning } from "../../book/settings.js";
+import type { Planning } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { costOfTurn, isAllowed, type Turn } from "./turn.js";
 

@@ -1,6 +1,7 @@
-import type { MeterId, TaskId } from "../../book/ids.js";
-import type { Planning, Settings } from "../../book/settings.js";
-import type { Task } from "../../book/task.js";
+import type { MeterId, TaskId } from "../../book/records/ids.js";
+import type { Planning, Settings } from "../../book/records/settings.js";
+import type { Task } from "../../book/records/task.js";
+import { governingLimit, likelyDay } from "../../board/governing.js";
 import { addDays, daysBetween, type DayNumber } from "../../calendar/dayNumber.js";
 import { dayCountedFrom, graceEnd, limitDays } from "../../schedule/limits/kinds.js";
 import { reckonTask, type TaskReckoning } from "../../schedule/reckonTask.js";
@@ -10,7 +11,7 @@ import { occurrences, type LimitDay, type Occurrence } from "../occurrences.js";
 import type { Turn } from "./turn.js";
 
 /** Why a task is not a matter for a visit. */
-export type NotPlanned =
+type NotPlanned =
   /** It comes round too often. */
   | "routine"
   /** It has no date, for want of a record or a limit. */
@@ -80,8 +81,7 @@ function notPlanned(
 ): NotPlanned | null {
   if (task.eachUse && limits.length === 0) return "each-use";
   if (status === "finished") return task.follows ? "follows" : "no-date";
-  const limit = governs === null ? undefined : limits[governs];
-  if (limit === undefined || limit.forecast === null) return "no-date";
+  if (likelyDay({ governs, limits }) === null) return "no-date";
   const days = daysOfInterval(task, limits, state);
   // What follows other work comes once, however soon after it.
   return !task.follows && days !== null && days < leastDays ? "routine" : null;
@@ -170,12 +170,10 @@ function halfWay(one: Dates | null, next: Dates | null, today: DayNumber): DayNu
 }
 
 /** The day from which the next turn counts: the point of its grid, or when it was last done, else when the machine went into service. */
-function dayBefore(
-  { task, governs, limits }: TaskReckoning,
-  state: MachineState,
-): DayNumber | null {
-  const limit = governs === null ? undefined : limits[governs];
-  const point = limit === undefined || !onGrid(task) ? null : dayCountedFrom(limit);
+function dayBefore(reckoning: TaskReckoning, state: MachineState): DayNumber | null {
+  const { task } = reckoning;
+  const limit = governingLimit(reckoning);
+  const point = limit === null || !onGrid(task) ? null : dayCountedFrom(limit);
   if (point !== null) return point;
   return completionsOf(state, task.id).at(-1)?.day ?? inServiceDay(state.machine);
 }
@@ -184,7 +182,7 @@ type Dates = Pick<Turn, "due" | "graceEnd" | "hardEnd">;
 
 /** The dates of the next turn, as the board has them. */
 function nextDates({ task, governs, limits }: TaskReckoning): Dates | null {
-  const due = governs === null ? null : (limits[governs]?.forecast?.likely ?? null);
+  const due = likelyDay({ governs, limits });
   if (due === null) return null;
   const ends = limits.flatMap((limit) => {
     if (limit.forecast === null) return [];

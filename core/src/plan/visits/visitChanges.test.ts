@@ -1,6 +1,6 @@
 import { TODAY, visit } from "../../../test/plans.js";
 import { addDays } from "../../calendar/dayNumber.js";
-import { visitSchema } from "../../book/visit.js";
+import { visitSchema } from "../../book/records/visit.js";
 import {
   acceptVisits,
   addToVisit,
@@ -11,8 +11,8 @@ import {
   pinVisit,
   splitVisit,
 } from "./visitChanges.js";
-import type { TaskId } from "../../book/ids.js";
-import type { Change } from "../../book/change.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Change } from "../../book/change/change.js";
 
 const context = { today: TODAY, newId: () => "new", since: 7 };
 const held = visit("2026-12-02", ["oil", "wash"]);

@@ -1,6 +1,6 @@
-import type { Change, RecordChange } from "../../book/change.js";
-import type { MachineId, TaskId, VisitId } from "../../book/ids.js";
-import type { Visit } from "../../book/visit.js";
+import type { Change, RecordChange } from "../../book/change/change.js";
+import type { MachineId, TaskId, VisitId } from "../../book/records/ids.js";
+import type { Visit } from "../../book/records/visit.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 import type { Turn } from "./turn.js";
 
@@ -22,7 +22,7 @@ const changeOf = (command: string, ...records: RecordChange<"visits">[]): Change
 });
 
 /** A turn of a task by its number from today. */
-export type TurnName = Pick<Turn, "task" | "number">;
+type TurnName = Pick<Turn, "task" | "number">;
 
 /** A visit that is decided on: work on a machine on a day. */
 export interface NewVisit {

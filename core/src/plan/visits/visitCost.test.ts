@@ -1,6 +1,6 @@
 import { TODAY } from "../../../test/plans.js";
 import { addDays } from "../../calendar/dayNumber.js";
-import { DEFAULT_PLANNING } from "../../book/settings.js";
+import { DEFAULT_PLANNING } from "../../book/records/settings.js";
 import { costOfTurn, type Turn } from "./turn.js";
 import { otherDays, visitCostOn } from "./visitCost.js";
 

@@ -1,5 +1,5 @@
 import { turn } from "../../../test/turns.js";
-import { DEFAULT_PLANNING } from "../../book/settings.js";
+import { DEFAULT_PLANNING } from "../../book/records/settings.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import type { Turn } from "./turn.js";
 import { mondayOf } from "./spareDays.js";

@@ -1,5 +1,5 @@
-import type { Machine } from "../../book/machine.js";
-import type { Planning } from "../../book/settings.js";
+import type { Machine } from "../../book/records/machine.js";
+import type { Planning } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { makeRoom } from "./makeRoom.js";
 import type { Movable, RoomMade } from "./roomMoves.js";

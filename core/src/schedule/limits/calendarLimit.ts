@@ -1,4 +1,4 @@
-import type { Settings } from "../../book/settings.js";
+import type { Settings } from "../../book/records/settings.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { addIntervals, intervalDays } from "../../calendar/interval.js";
 import { graceOf, type CalendarLimit } from "../../limit/limit.js";

@@ -1,4 +1,4 @@
-import type { Task } from "../../book/task.js";
+import type { Task } from "../../book/records/task.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import type { CalendarLimit, MeterLimit } from "../../limit/limit.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";

@@ -1,6 +1,6 @@
 import { dayOf } from "../../calendar/dayNumber.js";
 import { EVERY_DAY, runningDaysOf } from "../../meter/runningDays.js";
-import type { MeterId } from "../../book/ids.js";
+import type { MeterId } from "../../book/records/ids.js";
 import { everyInterval, everySoMuch } from "../../limit/limit.js";
 import type { LimitDue } from "./due.js";
 import { graceEnd } from "./kinds.js";

@@ -1,5 +1,5 @@
-import type { MeterId } from "../../book/ids.js";
-import type { Settings } from "../../book/settings.js";
+import type { MeterId } from "../../book/records/ids.js";
+import type { Settings } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
 import type { Limit } from "../../limit/limit.js";

@@ -1,4 +1,4 @@
-import type { Settings } from "../../book/settings.js";
+import type { Settings } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { graceOf, type MeterLimit } from "../../limit/limit.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";

@@ -1,10 +1,10 @@
-import type { BoardMachine } from "@yonderfell/core";
+import { machinesInOrder, type BoardMachine, type BoardTask } from "@yonderfell/core";
 import { lazy, Suspense, useDeferredValue, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/store.js";
 import { useIdle } from "../../app/useIdle.js";
 import { ungrouped } from "../../ui/boardGroup.js";
-import { machinesInOrder, type BoardTask } from "../../ui/boardOrder.js";
+
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { ReachBoard } from "../../ui/ReachBoard.js";
 import { AheadPage } from "./AheadPage.js";

@@ -1,18 +1,20 @@
 import {
+  governingLimit,
   type BoardMachine,
+  type BoardTask,
   type DayNumber,
   type Forecast,
   type LimitReckoning,
 } from "@yonderfell/core";
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
-import type { BoardTask } from "../../ui/boardOrder.js";
+
 import { Cairn } from "../../ui/Cairn.js";
 import { Standing } from "../../ui/Standing.js";
 import { because } from "../../words/because.js";
 import { dateRange, fullDate } from "../../words/format.js";
 import { TABLE_ROW } from "./tableLook.js";
-import { figureLeft, governing, leftWords } from "../../words/limitWords.js";
+import { figureLeft, leftWords } from "../../words/limitWords.js";
 import { STATUS_WORD } from "../../words/statusWords.js";
 
 const CELL = "py-2 pr-4";
@@ -60,7 +62,7 @@ export function AheadCells({
   readonly row: BoardTask;
   readonly today: DayNumber;
 }): ReactElement {
-  const limit = governing(task);
+  const limit = governingLimit(task);
   const reasons = because(task, { machine, today });
   return (
     <>

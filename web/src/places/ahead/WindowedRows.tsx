@@ -1,6 +1,6 @@
-import type { DayNumber } from "@yonderfell/core";
+import { type BoardTask, type DayNumber } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import type { BoardTask } from "../../ui/boardOrder.js";
+
 import { useWindowed } from "../../ui/useWindowed.js";
 import { AheadRow } from "./AheadRow.js";
 

@@ -1,7 +1,13 @@
-import type { BoardMachine, DayNumber, Status } from "@yonderfell/core";
+import {
+  daysOver,
+  firstOverAll,
+  likelyDay,
+  type BoardMachine,
+  type BoardTask,
+  type DayNumber,
+  type Status,
+} from "@yonderfell/core";
 import { inWords, sentence, shortDate, spanOfDays } from "../../words/format.js";
-import { daysOver, governing } from "../../words/limitWords.js";
-import { firstOverAll, type BoardTask } from "../../ui/boardOrder.js";
 
 /** What stands over the board: how much presses, where to begin, what comes after. */
 export interface Summary {
@@ -42,13 +48,13 @@ function countWords(overdue: number, due: number): string {
 function reasonWords({ task }: BoardTask, today: DayNumber): string {
   const over = daysOver(task, today);
   if (over > 0) return `${spanOfDays(over)} over`;
-  const likely = governing(task)?.forecast?.likely ?? null;
+  const likely = likelyDay(task);
   if (likely === null) return "due";
   return likely === today ? "due today" : `due ${shortDate(likely, today)}`;
 }
 
 function nextWords({ machine, task }: BoardTask, today: DayNumber): string {
-  const likely = governing(task)?.forecast?.likely ?? null;
+  const likely = likelyDay(task);
   const when = likely === null ? "" : `, about ${shortDate(likely, today)}`;
   return `After these: ${task.task.name.toLowerCase()} on ${machine.machine.tag}${when}.`;
 }

@@ -1,8 +1,14 @@
-import { mayHoldUntil, stepsIncluded, type DayNumber, type TaskReckoning } from "@yonderfell/core";
+import {
+  mayHoldUntil,
+  mostPressing,
+  stepsIncluded,
+  type DayNumber,
+  type TaskReckoning,
+} from "@yonderfell/core";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import type { ReactElement } from "react";
-import { mostPressing } from "../../ui/boardOrder.js";
+
 import { DayField } from "../../ui/DayField.js";
 import { Cairn } from "../../ui/Cairn.js";
 import { dueWords, dueWordsWithRange } from "../../words/moves.js";

@@ -40,7 +40,7 @@ export interface LogStart {
 }
 
 /** Work that has been saved: its tasks, and the dates it moved. */
-export interface SavedWork {
+interface SavedWork {
   readonly tasks: readonly string[];
   readonly moves: readonly Move[];
 }

@@ -1,8 +1,8 @@
-import type { BoardMachine, Place } from "@yonderfell/core";
+import { firstTask, type BoardMachine, type Place } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../app/store.js";
-import { firstTask } from "../../ui/boardOrder.js";
+
 import { Cairn } from "../../ui/Cairn.js";
 import { MeterLine } from "../../ui/MeterLine.js";
 import { standingOf } from "../../words/standingWords.js";

@@ -1,14 +1,20 @@
-import { currentStop, type BoardMachine, type Place } from "@yonderfell/core";
-import { firstTask, machinesInOrder } from "../../ui/boardOrder.js";
+import {
+  currentStop,
+  firstTask,
+  machinesInOrder,
+  type BoardMachine,
+  type Place,
+} from "@yonderfell/core";
+
 import { STATUS_WORD } from "../../words/statusWords.js";
 
 /** How the machines of the Yard are put in order. */
 export const YARD_ORDERS = ["number", "name", "kind", "most pressing"] as const;
-export type YardOrder = (typeof YARD_ORDERS)[number];
+type YardOrder = (typeof YARD_ORDERS)[number];
 
 /** What the machines of the Yard are put together by. */
 export const YARD_GROUPS = ["none", "place", "kind", "state"] as const;
-export type YardGroup = (typeof YARD_GROUPS)[number];
+type YardGroup = (typeof YARD_GROUPS)[number];
 
 /** How the Yard is looked at. */
 export interface YardView {

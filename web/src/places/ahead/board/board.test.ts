@@ -1,7 +1,13 @@
-import { boardViewSchema, changeSettings, reckonBoard, type BoardMachine } from "@yonderfell/core";
+import {
+  boardViewSchema,
+  changeSettings,
+  machinesInOrder,
+  reckonBoard,
+  type BoardMachine,
+} from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { WHOLE_BOARD, type BoardLook } from "../../../app/boardLook.js";
-import { machinesInOrder } from "../../../ui/boardOrder.js";
+
 import { boardRows, runsOf } from "../../../ui/boardRows.js";
 import { boardGroups, shownOf, type BoardNames } from "./boardGroups.js";
 import { lookOf, viewOf, withView } from "./boardViews.js";

@@ -1,5 +1,6 @@
 import {
   STATUSES,
+  tasksInOrder,
   type BoardMachine,
   type BoardOf,
   type BoardShown,
@@ -7,7 +8,7 @@ import {
 } from "@yonderfell/core";
 import type { BoardLook } from "../../../app/boardLook.js";
 import type { BoardGroup } from "../../../ui/boardGroup.js";
-import { tasksInOrder } from "../../../ui/boardOrder.js";
+
 import { sentence } from "../../../words/format.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 

@@ -1,13 +1,20 @@
-import { placeDue, type BoardColumn, type BoardMachine } from "@yonderfell/core";
+import {
+  governingLimit,
+  mostPressing,
+  orderingDay,
+  placeDue,
+  pressure,
+  type BoardColumn,
+  type BoardMachine,
+  type BoardTask,
+} from "@yonderfell/core";
 import type { TableOrder } from "../../../app/boardLook.js";
-import { mostPressing, pressure, type BoardTask } from "../../../ui/boardOrder.js";
-import { governing, orderingDay } from "../../../words/limitWords.js";
 
 const byWords = new Intl.Collator(undefined, { numeric: true });
 
 /** The share of its interval that a task has left, below 0 where it is over; what has no figure comes last. */
 function shareLeft({ task }: BoardTask): number {
-  const limit = governing(task);
+  const limit = governingLimit(task);
   if (limit === null || limit.remaining === null) return Infinity;
   const due = placeDue(limit);
   const span = due === null || limit.from === null ? 0 : due - limit.from;

@@ -3,6 +3,7 @@ import {
   addDays,
   applyChange,
   formatDay,
+  likelyDay,
   reckonBoard,
   type Book,
   type DayNumber,
@@ -15,7 +16,7 @@ import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import { textOfGuarded } from "../../../work/csvText.js";
 import { VisitKeeper } from "../../../work/visitKeeper.js";
-import { governing } from "../../../words/limitWords.js";
+
 import { listVisits, missedVisits } from "../visits/visitModel.js";
 import { calendarText } from "./calendarText.js";
 import { dueTable } from "./dueTable.js";
@@ -99,10 +100,8 @@ test("each event is on the day the board has it, in whatever zone the program ru
   const due = new Map<string, string>(
     reckonBoard(BOOK, TODAY).flatMap(({ tasks }) =>
       tasks.flatMap((task) => {
-        const day = governing(task)?.forecast?.likely;
-        return day === undefined
-          ? []
-          : [[`due-${task.task.id}@yonderfell`, formatDay(day)] as const];
+        const day = likelyDay(task);
+        return day === null ? [] : [[`due-${task.task.id}@yonderfell`, formatDay(day)] as const];
       }),
     ),
   );

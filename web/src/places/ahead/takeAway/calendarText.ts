@@ -1,5 +1,6 @@
 import ical, { ICalCalendarMethod } from "ical-generator";
 import {
+  governingLimit,
   hoursOf,
   partsFromDay,
   type BoardMachine,
@@ -8,7 +9,7 @@ import {
 } from "@yonderfell/core";
 import { because } from "../../../words/because.js";
 import { dateRange, fullDate, plainText } from "../../../words/format.js";
-import { governing, leftWords } from "../../../words/limitWords.js";
+import { leftWords } from "../../../words/limitWords.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 import { hoursWords } from "../../../words/visitWords.js";
 import type { ListedVisit } from "../visits/visitModel.js";
@@ -78,7 +79,7 @@ function dueEvents(source: CalendarSource): DayEvent[] {
   return board.flatMap((machine) =>
     machine.tasks.flatMap((task): DayEvent[] => {
       if (inVisits.has(task.task.id)) return [];
-      const limit = governing(task);
+      const limit = governingLimit(task);
       const forecast = limit?.forecast ?? null;
       if (limit === null || forecast === null) return [];
       const { tag, name } = machine.machine;

@@ -1,7 +1,7 @@
-import { formatDay, type BoardMachine, type DayNumber } from "@yonderfell/core";
+import { formatDay, governingLimit, type BoardMachine, type DayNumber } from "@yonderfell/core";
 import { because } from "../../../words/because.js";
 import { plainText } from "../../../words/format.js";
-import { figureLeft, governing } from "../../../words/limitWords.js";
+import { figureLeft } from "../../../words/limitWords.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 
 /** The due list as a table: a row a task that is not finished, with its date, its range and why. */
@@ -10,7 +10,7 @@ export function dueTable(board: readonly BoardMachine[], today: DayNumber): stri
     machine.tasks
       .filter(({ status }) => status !== "finished")
       .map((task) => {
-        const limit = governing(task);
+        const limit = governingLimit(task);
         const { early, likely, late } = limit?.forecast ?? {
           early: null,
           likely: null,

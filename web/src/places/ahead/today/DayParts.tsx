@@ -1,11 +1,17 @@
-import { dayOf, daysBetween, type BoardMachine, type DayNumber } from "@yonderfell/core";
+import {
+  dayOf,
+  daysBetween,
+  type BoardMachine,
+  type BoardTask,
+  type DayNumber,
+} from "@yonderfell/core";
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link } from "react-router";
 import { meterReadingOpened } from "../../../app/session.js";
 import { useAppDispatch } from "../../../app/store.js";
 import type { VisitsState } from "../../../app/visits.js";
-import type { BoardTask } from "../../../ui/boardOrder.js";
+
 import { Cairn } from "../../../ui/Cairn.js";
 import { because } from "../../../words/because.js";
 import { dialFigureWithUnit, sentence, shortDate, spanOfDays } from "../../../words/format.js";

@@ -1,6 +1,6 @@
-import { reckonBoard, type BoardMachine, type Book } from "@yonderfell/core";
+import { reckonBoard, type BoardMachine, type BoardTask, type Book } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import type { BoardTask } from "../../../ui/boardOrder.js";
+
 import { todayOf } from "./todayModel.js";
 
 /** The demonstration, the bus with a check before each use. */

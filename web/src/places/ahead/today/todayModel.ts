@@ -1,14 +1,18 @@
 import {
   currentStop,
   daysBetween,
+  forbidsUse,
+  isRequired,
+  mostPressing,
+  presses,
   type BoardMachine,
   type BoardMeter,
+  type BoardTask,
   type DayNumber,
   type Stop,
   type TaskReckoning,
 } from "@yonderfell/core";
-import { mostPressing, type BoardTask } from "../../../ui/boardOrder.js";
-import { governing } from "../../../words/limitWords.js";
+
 import { standingOf } from "../../../words/standingWords.js";
 
 /** A machine out of service, and since when and why. */
@@ -42,15 +46,14 @@ export interface Today {
 
 type Heading = "forbidden" | "byLaw" | "followUps" | "due" | "eachUse";
 
-const presses = ({ status }: TaskReckoning): boolean => status === "overdue" || status === "due";
-
 /** Under which heading a task belongs today; null where it asks for nothing. */
 function headingOf(task: TaskReckoning): Heading | null {
-  const isHard = governing(task)?.limit.hard === true;
-  if (isHard && task.status === "overdue") return "forbidden";
-  if (isHard && (presses(task) || task.status === "soon")) return "byLaw";
-  if (task.task.follows && (presses(task) || task.status === "soon")) return "followUps";
-  if (presses(task)) return "due";
+  const { status } = task;
+  const comesUp = presses(status) || status === "soon";
+  if (forbidsUse(task)) return "forbidden";
+  if (isRequired(task) && comesUp) return "byLaw";
+  if (task.task.follows && comesUp) return "followUps";
+  if (presses(status)) return "due";
   return task.task.eachUse ? "eachUse" : null;
 }
 

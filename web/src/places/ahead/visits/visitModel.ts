@@ -39,7 +39,7 @@ export interface Moving {
 }
 
 /** What a visit is called as long as it stands: that of the book by its id, one proposed by its first turn. */
-export function visitKey(of: PlannedMachine, { visit, turns }: PlannedVisit): string {
+function visitKey(of: PlannedMachine, { visit, turns }: PlannedVisit): string {
   const first = turns[0];
   const name = first === undefined ? "" : turnKey(first);
   return visit === null ? `proposed ${of.machine.id} ${name}` : visit.id;

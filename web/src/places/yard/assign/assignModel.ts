@@ -17,7 +17,7 @@ export interface AssignModel {
 
 export const LEFT_AS_IT_IS: AssignModel = { place: "", person: "", regime: "" };
 /** No id: those have no spaces at their ends. */
-export const NONE = " none ";
+const NONE = " none ";
 
 type Choices = readonly (readonly [string, string])[];
 

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, lifeOn, type MeterReckoning, type Point } from "@yonderfell/core";
 
 /** A point of the chart of a life: a day, and the life then. */
-export interface ChartPoint {
+interface ChartPoint {
   readonly x: number;
   readonly y: number;
 }

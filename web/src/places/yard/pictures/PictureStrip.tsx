@@ -36,7 +36,7 @@ export function PictureStrip({
 }
 
 /** What a picture is called. */
-export function captionOf({ caption }: Picture): string {
+function captionOf({ caption }: Picture): string {
   return caption === undefined || caption === null || caption === "" ? "Picture" : caption;
 }
 

@@ -1,6 +1,7 @@
 import {
   baselineTasks,
   finishBaseline,
+  presses,
   settingsOf,
   taskNeeds,
   usualRate,
@@ -103,7 +104,7 @@ function MakesDue({
   readonly needs: NeedsSource;
   readonly currency: string;
 }): ReactElement {
-  const due = machine.tasks.filter(({ status }) => status === "due" || status === "overdue");
+  const due = machine.tasks.filter(({ status }) => presses(status));
   const each = due.map(({ task }) => taskNeeds(task, needs));
   const sum = each.reduce((total, one) => total + one.parts + one.fluids + one.labour, 0);
   const missing = each.reduce((count, one) => count + one.missing.length, 0);

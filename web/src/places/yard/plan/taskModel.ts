@@ -35,7 +35,7 @@ export interface LimitRow {
 }
 
 /** The limits of a regime as they stand in the form. */
-export interface RegimeRow {
+interface RegimeRow {
   readonly key: string;
   readonly name: string;
   readonly forLife: boolean;
@@ -43,7 +43,7 @@ export interface RegimeRow {
 }
 
 /** A fluid that a task uses, as it stands in the form. */
-export interface UseRow {
+interface UseRow {
   readonly key: string;
   readonly fluid: string;
   readonly condition: string;

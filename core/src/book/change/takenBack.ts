@@ -1,0 +1,27 @@
+import { fieldsOf, reversed, type Change } from "./change.js";
+import { joinedRevisions, nextRevision, revisionOf, withRevision } from "../records/revision.js";
+
+/**
+ * The change that takes another back. Where that one had already left this copy in a file
+ * (`wasHandedOver`), what it restores counts as a change of its own, so that the next hand-over
+ * carries it on; else the book is as though it had never been made.
+ */
+export function takenBack(change: Change, wasHandedOver: boolean, copy: string): Change {
+  const undoes = change.undoes === undefined ? { undoes: { wasHandedOver } } : {};
+  const back = { ...reversed(change), ...undoes };
+  if (!wasHandedOver) return back;
+  const counted = (before: unknown, after: object): object =>
+    withRevision(after, nextRevision(joinedRevisions(revisionOf(before), revisionOf(after)), copy));
+  const records = back.records.map((record) => {
+    if (record.after === null) return record;
+    // What had been deleted follows from its deletion, which was itself a change.
+    const before = record.before ?? counted(record.after, record.after);
+    return { ...record, after: counted(before, record.after) as typeof record.after };
+  });
+  const fields = fieldsOf(back).map((field) =>
+    typeof field.after === "object" && field.after !== null && !Array.isArray(field.after)
+      ? { ...field, after: counted(field.before, field.after) }
+      : field,
+  );
+  return { ...back, records, ...(fields.length === 0 ? {} : { fields }) };
+}

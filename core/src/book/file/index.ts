@@ -1,0 +1,5 @@
+export type { Book } from "./book.js";
+export { describeIssue } from "./describe.js";
+export type { BookIssue } from "./issue.js";
+export { numbered, type Sections } from "./numbered.js";
+export { readBook, readBookData } from "./readBook.js";

@@ -1,9 +1,0 @@
-import type { MachineId } from "./ids.js";
-import type { RecordOf, Section } from "./recordSchemas.js";
-import { isShared } from "./sections.js";
-
-/** The machine that a record belongs to: of a machine itself, and none where it belongs to no one machine. */
-export function ownerOf(section: Section, record: RecordOf[Section]): MachineId | null {
-  if (section === "machines") return record.id as MachineId;
-  return isShared(section) ? null : (record as RecordOf["tasks"]).machine;
-}

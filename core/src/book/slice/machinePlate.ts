@@ -1,0 +1,42 @@
+import type { Book } from "../file/book.js";
+import type { RecordOf } from "../records/recordSchemas.js";
+import type { MachineId } from "../records/ids.js";
+import { PLATE_SECTIONS, type PlateSection, type SharedSection } from "../records/sections.js";
+
+/** What belongs in and on one machine: its fluids, service points, specifications and fitments. */
+export type MachinePlate = { readonly [S in PlateSection]: readonly RecordOf[S][] };
+
+/** What belongs to no one machine, and the machines themselves. */
+export type SharedBook = {
+  readonly [S in SharedSection | "machines"]: readonly RecordOf[S][];
+};
+
+/** A plate on which nothing is written yet. */
+export const EMPTY_PLATE: MachinePlate = {
+  fluids: [],
+  servicePoints: [],
+  specifications: [],
+  fitments: [],
+};
+
+/** The plate of a machine. */
+export function machinePlateOf(book: Book, id: MachineId): MachinePlate {
+  const own = PLATE_SECTIONS.map((section) => [
+    section,
+    (book[section] ?? []).filter((record) => record.machine === id),
+  ]);
+  return Object.fromEntries(own) as MachinePlate;
+}
+
+/** What of a book belongs to no one machine. */
+export function sharedBookOf(book: Book): SharedBook {
+  const { machines, parts, products, people, bays, places } = book;
+  return {
+    machines: machines ?? [],
+    parts: parts ?? [],
+    products: products ?? [],
+    people: people ?? [],
+    bays: bays ?? [],
+    places: places ?? [],
+  };
+}

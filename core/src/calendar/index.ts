@@ -1,0 +1,10 @@
+export {
+  addDays,
+  dayFromParts,
+  type DayNumber,
+  dayOf,
+  daysBetween,
+  formatDay,
+  parseDay,
+  partsFromDay,
+} from "./dayNumber.js";

@@ -1,0 +1,1 @@
+export { type Limit, limitOf, limitsOfKind, limitsOnMeter } from "./limit.js";

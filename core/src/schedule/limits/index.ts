@@ -1,0 +1,1 @@
+export { placeDue } from "./kinds.js";

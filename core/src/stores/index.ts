@@ -1,0 +1,1 @@
+export { type MissingFigure, type NeedsSource, taskNeeds, usualRate } from "./taskNeeds.js";
