@@ -1,5 +1,5 @@
 import type { Book } from "../book/file/book.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { Machine, Meter } from "../book/records/machine.js";
 import { settingsOf, type Settings } from "../book/records/settings.js";

@@ -9,7 +9,8 @@ import type {
   ReadingId,
   TaskId,
 } from "../book/records/ids.js";
-import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { machineBookOf } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { readBookData } from "../book/file/readBook.js";
 import type { Result } from "../book/change/result.js";
 import { dayOf } from "../calendar/dayNumber.js";

@@ -3,7 +3,7 @@ import type { CommandContext, CommandResult } from "../book/change/command.js";
 import { supersededIds } from "../book/slice/currentRecords.js";
 import type { Entry } from "../book/records/entry.js";
 import type { EntryId, MeterChangeId, ReadingId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { MeterChange } from "../book/records/meterChange.js";
 import type { Reading } from "../book/records/reading.js";
 import { failure, success } from "../book/change/result.js";

@@ -2,7 +2,7 @@ import { applyChange, put, type Change, type RecordChange } from "../book/change
 import type { CommandContext } from "../book/change/command.js";
 import type { Entry } from "../book/records/entry.js";
 import type { EntryId, MachineId, TaskId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { recordsByMachine, type MachineRecords } from "../book/slice/machineRecords.js";
 import { settingsOf } from "../book/records/settings.js";
 import type { Task } from "../book/records/task.js";

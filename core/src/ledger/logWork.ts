@@ -4,7 +4,7 @@ import type { Entry, LookAgain, ReminderFact } from "../book/records/entry.js";
 import type { EntryId, MeterId, TaskId } from "../book/records/ids.js";
 import type { LimitRecord } from "../book/records/limitRecord.js";
 import { limitOf, limitsOfKind } from "../limit/limit.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { failure, success, type Result } from "../book/change/result.js";
 import type { Task } from "../book/records/task.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";

@@ -1,4 +1,6 @@
-import type { Change, RecordChange } from "../book/change/change.js";
+import type { RecordChange } from "../book/change/change.js";
+import type { CommandResult } from "../book/change/command.js";
+import { failure, success } from "../book/change/result.js";
 import type { PersonId, PlaceId } from "../book/records/ids.js";
 import type { Machine } from "../book/records/machine.js";
 
@@ -15,11 +17,19 @@ export interface Assignment {
 const FIELDS = ["place", "person", "regime"] as const;
 const USUAL = { place: null, person: null, regime: "handbook" } as const;
 
+/** What stands in the way: they have all of it already. */
+export interface AssignIssue {
+  readonly code: "nothing-to-give";
+}
+
 /**
  * The one change that gives machines a place, a person or a school in common. Machines that have them already
- * are left out; whether place and person are there, the store tells when the change is made.
+ * are left out; refused where none is left. Whether place and person are there, the store tells when the change is made.
  */
-export function assignMachines(machines: readonly Machine[], assignment: Assignment): Change {
+export function assignMachines(
+  machines: readonly Machine[],
+  assignment: Assignment,
+): CommandResult<AssignIssue> {
   const records = machines.flatMap((before): RecordChange[] => {
     const differs = FIELDS.some((field) => {
       const wanted = assignment[field];
@@ -28,5 +38,6 @@ export function assignMachines(machines: readonly Machine[], assignment: Assignm
     if (!differs) return [];
     return [{ section: "machines", id: before.id, before, after: { ...before, ...assignment } }];
   });
-  return { command: "assign-machines", records };
+  if (records.length === 0) return failure([{ code: "nothing-to-give" }]);
+  return success({ command: "assign-machines", records });
 }

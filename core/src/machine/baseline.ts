@@ -4,7 +4,7 @@ import { currentRecords } from "../book/slice/currentRecords.js";
 import type { Entry } from "../book/records/entry.js";
 import type { TaskId } from "../book/records/ids.js";
 import type { Machine } from "../book/records/machine.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook, Slice } from "../book/slice/slice.js";
 import { failure, success } from "../book/change/result.js";
 import { DEFAULT_SETTINGS } from "../book/records/settings.js";
 import type { Task } from "../book/records/task.js";
@@ -186,13 +186,13 @@ function changeOf(before: Machine, after: Machine): RecordChange[] {
 }
 
 /** Begins to take on a machine: what its tasks start from is to be said, and nothing is overdue for want of a record. */
-export function takeOnMachine(book: MachineBook, { today }: CommandContext): CommandResult<never> {
+export function takeOnMachine(book: Slice, { today }: CommandContext): CommandResult<never> {
   const records = begunBaseline(book.machines[0], today);
   return success({ command: "take-on-machine", records });
 }
 
 /** Says that the machine has been taken on; what is still open stays unknown, and can be decided later. */
-export function finishBaseline(book: MachineBook, context: CommandContext): CommandResult<never> {
+export function finishBaseline(book: Slice, context: CommandContext): CommandResult<never> {
   const [machine] = book.machines;
   const finished = formatDay(context.today);
   const begun = machine.baseline?.begun ?? finished;

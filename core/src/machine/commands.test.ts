@@ -6,7 +6,8 @@ import { readBookData } from "../book/file/readBook.js";
 import type { MachineId, MeterId, PlaceId } from "../book/records/ids.js";
 import type { Machine } from "../book/records/machine.js";
 import type { Place } from "../book/records/workshop.js";
-import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { machineBookOf } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { addMachine, namingIssues, type NewMachine } from "./addMachine.js";
 import { currentStop, releaseForService, takeOutOfService } from "./outOfService.js";
@@ -234,15 +235,26 @@ describe("keeping a record", () => {
 
   test("is a change that adds, edits or takes out", () => {
     const commands = [
-      keepRecord("places", null, shed),
-      keepRecord("places", shed, { ...shed, name: "Long shed" }),
-      keepRecord("places", shed, null),
+      keepRecord([], "places", null, shed),
+      keepRecord([shed], "places", shed, { ...shed, name: "Long shed" }),
+      keepRecord([shed], "places", shed, null),
     ].map((result) => (result.ok ? result.value.command : "refused"));
     expect(commands).toEqual(["add-record", "edit-record", "remove-record"]);
   });
 
+  test("is refused where the record no longer stands as it was seen, is gone, or has come meanwhile", () => {
+    const elsewhere = {
+      ok: false,
+      issues: [{ code: "changed-elsewhere", section: "places", id: shed.id }],
+    };
+    const renamed = { ...shed, name: "Long shed" };
+    expect(keepRecord([renamed], "places", shed, { ...shed, note: "x" })).toEqual(elsewhere);
+    expect(keepRecord([], "places", shed, null)).toEqual(elsewhere);
+    expect(keepRecord([renamed], "places", null, shed)).toEqual(elsewhere);
+  });
+
   test("is refused where the book would not read it again", () => {
-    expect(keepRecord("places", shed, { ...shed, name: "" })).toMatchObject({
+    expect(keepRecord([shed], "places", shed, { ...shed, name: "" })).toMatchObject({
       ok: false,
       issues: [{ path: ["name"], expected: "text of at least one character" }],
     });

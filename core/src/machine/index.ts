@@ -5,7 +5,7 @@ export {
   type NewFluid,
   type NewMachine,
 } from "./addMachine.js";
-export { assignMachines, type Assignment } from "./assignMachines.js";
+export { type AssignIssue, assignMachines, type Assignment } from "./assignMachines.js";
 export {
   type BaselineAnswer,
   type BaselineDecision,

@@ -1,7 +1,7 @@
 import type { Change } from "../book/change/change.js";
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import type { Machine } from "../book/records/machine.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { Slice } from "../book/slice/slice.js";
 import { failure, success } from "../book/change/result.js";
 import type { Stop } from "../book/records/service.js";
 import { dayOf, formatDay, type DayNumber } from "../calendar/dayNumber.js";
@@ -28,7 +28,7 @@ function edited(machine: Machine, stops: readonly Stop[], command: string): Chan
 
 /** Takes a machine out of service from a day on. Refused: no reason, no name, a day to come, and where it is out of service already. */
 export function takeOutOfService(
-  { machines: [machine] }: MachineBook,
+  { machines: [machine] }: Slice,
   input: { readonly since: DayNumber; readonly reason: string; readonly by: string },
   context: CommandContext,
 ): CommandResult<ServiceIssue> {
@@ -44,7 +44,7 @@ export function takeOutOfService(
 
 /** Releases a machine for service. Refused: no name, nothing said of what was done, a day to come or before it stopped, and where it is in service. */
 export function releaseForService(
-  { machines: [machine] }: MachineBook,
+  { machines: [machine] }: Slice,
   input: { readonly on: DayNumber; readonly by: string; readonly done: string },
   context: CommandContext,
 ): CommandResult<ServiceIssue> {

@@ -2,7 +2,7 @@ import { byDate, currentRecords, type CurrentRecord } from "../book/slice/curren
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import type { Entry, ReminderFactCode } from "../book/records/entry.js";
 import type { TaskId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { Reminder } from "../book/records/reminder.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { logWork, type LogWorkIssue } from "../ledger/logWork.js";

@@ -2,7 +2,7 @@ import { applyChange, put, type Change } from "../book/change/change.js";
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import type { MeterChangeId, MeterId } from "../book/records/ids.js";
 import type { Machine, Meter } from "../book/records/machine.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { failure, success } from "../book/change/result.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { dialOn } from "./dials.js";

@@ -2,7 +2,8 @@ import { bookOf, done, read, task, VAN, type BookParts } from "../../test/books.
 import { applyChange } from "../book/change/change.js";
 import type { CommandContext } from "../book/change/command.js";
 import type { MachineId, MeterId, TaskId } from "../book/records/ids.js";
-import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { machineBookOf } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { Machine } from "../book/records/machine.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { logWork, workDoubts, type LogWorkInput } from "../ledger/logWork.js";

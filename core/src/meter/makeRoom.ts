@@ -1,7 +1,7 @@
 import { put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext } from "../book/change/command.js";
 import type { EntryId, MeterId, ReadingId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { Point } from "./points.js";
 
 /**

@@ -1,7 +1,7 @@
 import { applyChange, put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import type { MeterId, ReadingId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { Reading } from "../book/records/reading.js";
 import { failure, success } from "../book/change/result.js";
 import { formatDay } from "../calendar/dayNumber.js";

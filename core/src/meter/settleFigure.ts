@@ -1,7 +1,7 @@
 import { applyChange, put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext } from "../book/change/command.js";
 import type { MeterChangeId, MeterId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import { failure, success, type Result } from "../book/change/result.js";
 import { DEFAULT_SETTINGS } from "../book/records/settings.js";

@@ -4,7 +4,7 @@ import { currentRecords } from "../book/slice/currentRecords.js";
 import type { TaskId } from "../book/records/ids.js";
 import type { LimitRecord } from "../book/records/limitRecord.js";
 import type { Machine, Meter } from "../book/records/machine.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { failure, success } from "../book/change/result.js";
 import type { Task } from "../book/records/task.js";
 import type { DayNumber } from "../calendar/dayNumber.js";

@@ -17,4 +17,4 @@ export { plansFor } from "./library.js";
 export { nextTurns } from "./occurrences.js";
 export { type Plan, planOfMachine } from "./plan.js";
 export { compareSchools, SCHOOLS, type SchoolSum, type SchoolTask } from "./schools.js";
-export { timeTasks, type UntimedTasks, untimedTasks } from "./timeTasks.js";
+export { type TimeIssue, timeTasks, type UntimedTasks, untimedTasks } from "./timeTasks.js";

@@ -2,7 +2,8 @@ import { bookOf, task, VAN } from "../../test/books.js";
 import { applyChange } from "../book/change/change.js";
 import type { CommandContext } from "../book/change/command.js";
 import type { MachineId, MeterId, TaskId } from "../book/records/ids.js";
-import { machineBookOf, type MachineBook } from "../book/slice/machineBook.js";
+import { machineBookOf } from "../book/slice/machineBook.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { readBook } from "../book/file/readBook.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import {

@@ -2,7 +2,7 @@ import { limitOf, limitsOnMeter } from "../limit/limit.js";
 import { put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import type { MeterId, TaskId } from "../book/records/ids.js";
-import type { MachineBook } from "../book/slice/machineBook.js";
+import type { Slice } from "../book/slice/slice.js";
 import { failure, success } from "../book/change/result.js";
 import type { Task } from "../book/records/task.js";
 import { DEFAULT_REGIME } from "../schedule/taskDue.js";
@@ -93,7 +93,7 @@ function firstLimits(before: Task | null, meter: MeterId, every: number): Task["
  * no name, no interval, no step at the interval, a step that is no multiple of it or has no name, two at one figure.
  */
 export function writeLadder(
-  book: MachineBook,
+  book: Slice<"tasks">,
   input: LadderInput,
   before: string | null,
   context: CommandContext,

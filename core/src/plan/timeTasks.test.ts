@@ -1,6 +1,7 @@
 import { applyChange } from "../book/change/change.js";
 import type { Task } from "../book/records/task.js";
 import { timeTasks, untimedTasks } from "./timeTasks.js";
+import { changeOf } from "../../test/changeOf.js";
 import { bookOf, task } from "../../test/books.js";
 
 const named = (id: string, name: string, more: object = {}): Task =>
@@ -26,19 +27,22 @@ test("tasks without minutes stand by their name, the most frequent first", () =>
 test("minutes said by name go to all tasks of that name that have none", () => {
   const keyed = (minutes: (name: string) => number): ReadonlyMap<string, number> =>
     new Map(untimedTasks(TASKS).map(({ key, name }) => [key, minutes(name)]));
-  const change = timeTasks(
-    TASKS,
-    keyed((name) => (name.startsWith("Air") ? 15 : 30)),
+  const change = changeOf(
+    timeTasks(
+      TASKS,
+      keyed((name) => (name.startsWith("Air") ? 15 : 30)),
+    ),
   );
   const after = applyChange(bookOf({ tasks: TASKS }), change);
   expect(after.tasks?.map(({ minutes }) => minutes)).toEqual([15, 30, 30, 40, undefined, 0]);
+  const refused = { ok: false, issues: [{ code: "nothing-to-time" }] };
   for (const minutes of [0, -5, Number.NaN, Infinity]) {
     expect(
       timeTasks(
         TASKS,
         keyed(() => minutes),
-      ).records,
-    ).toEqual([]);
+      ),
+    ).toEqual(refused);
   }
-  expect(timeTasks(TASKS, new Map()).records).toEqual([]);
+  expect(timeTasks(TASKS, new Map())).toEqual(refused);
 });

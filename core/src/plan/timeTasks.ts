@@ -1,4 +1,6 @@
-import type { Change, RecordChange } from "../book/change/change.js";
+import type { RecordChange } from "../book/change/change.js";
+import type { CommandResult } from "../book/change/command.js";
+import { failure, success } from "../book/change/result.js";
 import type { Task } from "../book/records/task.js";
 
 /** Tasks of one name, on one machine or several, of which nobody has said how long they take. */
@@ -26,19 +28,25 @@ export function untimedTasks(tasks: readonly Task[]): UntimedTasks[] {
     );
 }
 
+/** What stands in the way: nothing is said of any task without minutes. */
+export interface TimeIssue {
+  readonly code: "nothing-to-time";
+}
+
 /**
  * The one change that says how long untimed tasks take, in minutes, by the keys of their groups. All others stay as
- * they are; minutes must be above 0, others are left out.
+ * they are; minutes must be above 0, others are left out. Refused where nothing is left.
  */
 export function timeTasks(
   tasks: readonly Task[],
   minutesByKey: ReadonlyMap<string, number>,
-): Change {
+): CommandResult<TimeIssue> {
   const untimed = untimedTasks(tasks).flatMap((group) => group.tasks);
   const records = untimed.flatMap((before): RecordChange[] => {
     const minutes = minutesByKey.get(keyOf(before)) ?? 0;
     if (!(minutes > 0) || !Number.isFinite(minutes)) return [];
     return [{ section: "tasks", id: before.id, before, after: { ...before, minutes } }];
   });
-  return { command: "time-tasks", records };
+  if (records.length === 0) return failure([{ code: "nothing-to-time" }]);
+  return success({ command: "time-tasks", records });
 }

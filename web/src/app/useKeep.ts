@@ -1,6 +1,17 @@
-import { keepRecord, type EditedSection, type RecordOf } from "@yonderfell/core";
+import {
+  isShared,
+  keepRecord,
+  type EditedSection,
+  type KeepIssue,
+  type MachineId,
+  type Need,
+  type RecordOf,
+  type Result,
+  type Section,
+} from "@yonderfell/core";
 import { useCallback } from "react";
-import { useApply } from "./useApply.js";
+import type { BookStorage, CommonRefusal, Saved, Surroundings } from "../data/bookStorage.js";
+import { useCommands } from "./useCommands.js";
 
 /** Keeps a record as edited; answers whether it is saved. */
 export type Keep = <S extends EditedSection>(
@@ -9,19 +20,42 @@ export type Keep = <S extends EditedSection>(
   after: RecordOf[S] | null,
 ) => Promise<boolean>;
 
+/** Keeps a record in the storage: of a machine among those of its machine, else among all of its section. */
+async function keepIn<S extends EditedSection>(
+  storage: Pick<BookStorage, "perform" | "performShared">,
+  section: S,
+  before: RecordOf[S] | null,
+  after: RecordOf[S] | null,
+  around: Surroundings,
+): Promise<Result<Saved, KeepIssue | CommonRefusal>> {
+  const keep = (held: Readonly<Partial<Record<Section, unknown>>>) =>
+    keepRecord(held[section] as readonly RecordOf[S][], section, before, after);
+  if (isShared(section)) return storage.performShared([section], keep, around);
+  const record = after ?? before;
+  const owner = section === "machines" ? record?.id : (record as RecordOf["tasks"] | null)?.machine;
+  const needs: readonly Need[] = section === "machines" ? [] : [section];
+  return storage.perform(owner as MachineId, needs, keep, around);
+}
+
+function issueWords(issue: KeepIssue): string {
+  if (issue.code === "changed-elsewhere") return "";
+  const where = issue.path.join(" ");
+  return `Not saved: ${where === "" ? "it" : where} must be ${issue.expected}.`;
+}
+
 /** The way to keep records that are edited in place, and what stood in the way of the last. */
 export function useKeep(): { readonly keep: Keep; readonly failure: string } {
-  const { apply, failure, fail } = useApply();
+  const { run, failure } = useCommands(issueWords);
   const keep = useCallback<Keep>(
     async (section, before, after) => {
-      const change = keepRecord(section, before, after);
-      if (change.ok) return apply(change.value, after === null ? "Taken out." : "Saved.");
-      const [issue] = change.issues;
-      const where = issue === undefined ? "" : issue.path.join(" ");
-      fail(`Not saved: ${where === "" ? "it" : where} must be ${issue?.expected ?? "sound"}.`);
-      return false;
+      const told = after === null ? "Taken out." : "Saved.";
+      const saved = await run(
+        (storage, around) => keepIn(storage, section, before, after, around),
+        told,
+      );
+      return saved !== null;
     },
-    [apply, fail],
+    [run],
   );
   return { keep, failure };
 }

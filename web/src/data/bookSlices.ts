@@ -1,12 +1,14 @@
 import {
   dependOnProducts,
+  isDated,
   isOwned,
-  type DatedSection,
-  type MachineBook,
+  type Inside,
   type MachineId,
+  type Need,
   type OwnedSection,
   type RecordOf,
   type Section,
+  type Slice,
 } from "@yonderfell/core";
 import { Dexie, type Table } from "dexie";
 import type { BookDatabase } from "./bookDatabase.js";
@@ -48,7 +50,7 @@ export function heldBy<S extends OwnedSection>(
 }
 
 /** The records of one section of a machine; no async function, for the same reason. */
-export function readOwn<S extends OwnedSection>(
+function readOwn<S extends OwnedSection>(
   database: BookDatabase,
   machine: MachineId,
   section: S,
@@ -71,52 +73,78 @@ export async function readSection<S extends Section>(
   return rows.map((row) => row.record) as RecordOf[S][];
 }
 
-/** Reads the parts of machines within the running transaction; machines that are not there are left out. */
-export async function readMachineBooks(
+/** Some sections of one machine. */
+type Owned<S extends OwnedSection> = { readonly [K in S]: readonly RecordOf[K][] };
+
+/** Reads sections of what belongs to machines, machine by machine, within the running transaction. `foreign` are records that cross to or from other machines. */
+export async function readOwned<S extends OwnedSection>(
   database: BookDatabase,
+  sections: readonly S[],
   ids: readonly MachineId[],
-): Promise<MachineBook[]> {
-  const crossing = await crossingMachines(database);
-  // Fetched only where there are any, while the transaction waits.
-  const foreign =
-    crossing.length === 0
-      ? null
-      : await Dexie.waitFor(import("./crossingRecords.js")).then(({ readCrossing }) =>
-          readCrossing(crossing, (id, section) => heldBy(database, id, section)),
-        );
-  const dated = <S extends DatedSection>(section: S, id: MachineId): PromiseLike<RecordOf[S][]> =>
+  foreign: Foreign = NONE_CROSS,
+): Promise<Owned<S>[]> {
+  const own = (section: S, id: MachineId): PromiseLike<RecordOf[S][]> =>
     heldBy(database, id, section).then((held) => {
-      const others = (foreign?.get(section) ?? []) as readonly Held<S>[];
+      const others = (foreign.get(section) ?? []) as readonly Held<S>[];
       const those = others.filter(([, { machine }]) => machine !== id);
       if (those.length === 0) return recordsOf(held);
       return recordsOf([...held, ...those].sort(([one], [other]) => one - other));
     });
-  const rows = await database.machines.bulkGet([...ids]);
-  const tasks = await Promise.all(ids.map((id) => readOwn(database, id, "tasks")));
-  const readings = await Promise.all(ids.map((id) => dated("readings", id)));
-  const meterChanges = await Promise.all(ids.map((id) => dated("meterChanges", id)));
-  const entries = await Promise.all(ids.map((id) => dated("entries", id)));
-  const books: MachineBook[] = [];
-  for (const [at, row] of rows.entries()) {
-    if (row === undefined) continue;
-    const own = tasks[at] ?? [];
-    books.push({
-      machines: [row.record],
-      tasks: own,
-      readings: readings[at] ?? [],
-      meterChanges: meterChanges[at] ?? [],
-      entries: entries[at] ?? [],
-      ...(dependOnProducts(own) ? await readInside(database, row.record.id) : {}),
-    });
+  const read: Partial<Record<S, readonly RecordOf[S][]>>[] = ids.map(() => ({}));
+  for (const section of sections) {
+    const records = await Promise.all(ids.map((id) => own(section, id)));
+    for (const [at, one] of read.entries()) one[section] = records[at] ?? [];
   }
-  return books;
+  return read as Owned<S>[];
 }
 
-/** The fluids of a machine and the products in them, within the running transaction. */
-async function readInside(
+type Foreign = ReadonlyMap<string, readonly Held<OwnedSection>[]>;
+const NONE_CROSS: Foreign = new Map();
+
+/**
+ * The records that cross from one machine to another; the code for them is fetched only where there are any, while
+ * the transaction waits. No async function: one that waits within another would lose the transaction.
+ */
+function readForeign(database: BookDatabase): PromiseLike<Foreign> {
+  return database.facts.get("crossing").then((fact): Foreign | PromiseLike<Foreign> => {
+    const crossing = (fact?.value ?? []) as readonly MachineId[];
+    if (crossing.length === 0) return NONE_CROSS;
+    return Dexie.waitFor(import("./crossingRecords.js")).then(({ readCrossing }) =>
+      readCrossing(crossing, (id, section) => heldBy(database, id, section)),
+    );
+  });
+}
+
+/** Reads what commands on machines have declared, within the running transaction; machines that are not there are left out. */
+export async function readSlices<Needed extends Need>(
   database: BookDatabase,
-  id: MachineId,
-): Promise<Pick<MachineBook, "fluids" | "products">> {
+  ids: readonly MachineId[],
+  needs: readonly Needed[],
+): Promise<Slice<Needed>[]> {
+  const asked: readonly Need[] = needs;
+  const sections = asked.filter((need) => need !== "inside");
+  const owned = sections.filter((section) => isOwned(section));
+  const foreign = owned.some(isDated) ? await readForeign(database) : NONE_CROSS;
+  const rows = await database.machines.bulkGet([...ids]);
+  const read = await readOwned(database, owned, ids, foreign);
+  const shared: Record<string, unknown> = {};
+  for (const section of sections) {
+    if (!isOwned(section)) shared[section] = await readSection(database, section);
+  }
+  const slices: Slice<Needed>[] = [];
+  for (const [at, row] of rows.entries()) {
+    if (row === undefined) continue;
+    const own = { machines: [row.record], ...read[at], ...shared };
+    const tasks = (read[at] as Partial<Owned<"tasks">>).tasks ?? [];
+    const depends = asked.includes("inside") && dependOnProducts(tasks);
+    const inside = depends ? await readInside(database, row.record.id) : {};
+    slices.push({ ...own, ...inside } as unknown as Slice<Needed>);
+  }
+  return slices;
+}
+
+/** Reads the fluids of a machine and the products in them, within the running transaction. */
+async function readInside(database: BookDatabase, id: MachineId): Promise<Inside> {
   const fluids = await readOwn(database, id, "fluids");
   const named = [...new Set(fluids.flatMap(({ product }) => product ?? []))];
   const rows = await tableOf(database, "products").bulkGet(named);

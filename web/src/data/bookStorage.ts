@@ -3,6 +3,7 @@ import type {
   Book,
   BookIssue,
   Change,
+  ChangedElsewhere,
   CommandContext,
   CommandResult,
   DayNumber,
@@ -11,11 +12,14 @@ import type {
   MachineBook,
   MachineId,
   MachinePlate,
+  Need,
   RecordOf,
   Result,
   Section,
   Settings,
   SharedBook,
+  SharedSlice,
+  Slice,
 } from "@yonderfell/core";
 
 import type { StoredPicture } from "./picture.js";
@@ -34,17 +38,11 @@ export interface JournalLine {
 /** What a command needs of the world outside the book. */
 export type Surroundings = Pick<CommandContext, "today" | "newId"> & { readonly now: string };
 
-/** A command on one machine: a pure function of the core. */
-export type MachineCommand<Issue> = (
-  book: MachineBook,
-  context: CommandContext,
-) => CommandResult<Issue>;
+/** A command on one machine, or several: a pure function of the core, of what it has declared it reads. */
+export type Command<Given, Issue> = (given: Given, context: CommandContext) => CommandResult<Issue>;
 
-/** A command on what belongs to no one machine. */
-export type SharedCommand<Issue> = (
-  shared: SharedBook,
-  context: CommandContext,
-) => CommandResult<Issue>;
+/** A command on one machine that logs: of all that reckoning reads. */
+export type MachineCommand<Issue> = Command<MachineBook, Issue>;
 
 /** A change that is durable. */
 export interface Saved {
@@ -62,10 +60,9 @@ export interface SavedEach<Issue> {
 /** Told, while a change is being made, how many of its records are written. */
 export type OnWritten = (records: number) => void;
 
-/** What stands in the way of a change made up beforehand. */
+/** What stands in the way of a change, whoever made it up. */
 export type ChangeRefusal =
-  /** What it would change no longer stands as it did. */
-  | { readonly code: "changed-elsewhere"; readonly section: Section | null; readonly id: string }
+  | ChangedElsewhere
   /** Without what it takes away the book would contradict itself. */
   | { readonly code: "still-needed"; readonly issue: BookIssue };
 
@@ -81,10 +78,13 @@ export interface StoredBoard {
   readonly machines: readonly BoardMachine[];
 }
 
-/** What a command may meet beside its own issues. */
+/** Why a command on a machine cannot be run. */
 export interface MachineMissing {
   readonly code: "machine-missing";
 }
+
+/** What a command may meet beside its own issues. */
+export type CommonRefusal = MachineMissing | ChangeRefusal;
 
 /** Something begun and not yet saved, kept with each keystroke. */
 export interface Draft {
@@ -138,14 +138,25 @@ export interface BookStorage extends BoardSource {
   latestEntries(limit: number): Promise<readonly Entry[]>;
   /** The whole book, as it would be written to a file. */
   everything(): Promise<Book>;
-  /** Runs a command against what is stored and writes its change with its journal line, all or nothing. Resolves when durable. */
-  perform<Issue>(
-    machine: MachineId,
-    command: MachineCommand<Issue>,
-    surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue | MachineMissing>>;
   /**
-   * Runs a command on each of several machines and writes all that they answer as one change under a
+   * Runs a command on a machine against what is stored of what it needs, and writes its change with its
+   * journal line, all or nothing: only where the book stays whole. Resolves when durable.
+   */
+  perform<Needed extends Need, Issue>(
+    machine: MachineId,
+    needs: readonly Needed[],
+    command: Command<Slice<Needed>, Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue | CommonRefusal>>;
+  /** The same for one command on several machines at once: all of it or nothing. They are given in the order asked for. */
+  performOn<Needed extends Need, Issue>(
+    machines: readonly MachineId[],
+    needs: readonly Needed[],
+    command: Command<readonly Slice<Needed>[], Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue | CommonRefusal>>;
+  /**
+   * Runs a command that logs on each of several machines and writes all that they answer as one change under a
    * name. A machine whose command is refused is left out, and nothing of it is written.
    */
   performEach<Issue>(
@@ -153,11 +164,12 @@ export interface BookStorage extends BoardSource {
     name: string,
     surroundings: Surroundings,
   ): Promise<SavedEach<Issue>>;
-  /** The same for a command on what belongs to no one machine. */
-  performShared<Issue>(
-    command: SharedCommand<Issue>,
+  /** The same as {@link perform} for a command on whole sections of the book. */
+  performShared<Needed extends Section, Issue>(
+    needs: readonly Needed[],
+    command: Command<SharedSlice<Needed>, Issue>,
     surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue>>;
+  ): Promise<Result<Saved, Issue | ChangeRefusal>>;
   /**
    * Makes a change that was made up beforehand, all or nothing, counted as changed in this copy where
    * `isNew`: only while everything it changes still stands as it did, and only where the book stays

@@ -21,9 +21,8 @@ import {
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type { BookDatabase } from "./bookDatabase.js";
-import { crossingMachines, headOf, readSection, tableOf } from "./bookSlices.js";
+import { crossingMachines, headOf, readOwned, readSection, tableOf } from "./bookSlices.js";
 import type { ChangeRefusal } from "./bookStorage.js";
-import { readOwned } from "./moreSlices.js";
 import { unpacked } from "./page.js";
 import { pagesIn } from "./pagesIn.js";
 import { referenceKey } from "./rows.js";

@@ -1,4 +1,5 @@
 import {
+  BOOK_NEEDS,
   SHARED_SECTIONS,
   settingsOf,
   type Book,
@@ -11,7 +12,7 @@ import {
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { BookDatabase } from "./bookDatabase.js";
-import { headOf, readMachineBooks, readSection, tableOf } from "./bookSlices.js";
+import { headOf, readSlices, readSection, tableOf } from "./bookSlices.js";
 import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
 import { follows } from "./storedBoard.js";
 
@@ -49,7 +50,7 @@ export class DexieBoardSource implements BoardSource {
 
   async machineBooks(ids: readonly MachineId[]): Promise<readonly MachineBook[]> {
     const { database } = this;
-    return database.transaction("r", this.records(), () => readMachineBooks(database, ids));
+    return database.transaction("r", this.records(), () => readSlices(database, ids, BOOK_NEEDS));
   }
 
   async list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {

@@ -1,5 +1,8 @@
 import {
+  BOOK_NEEDS,
   EMPTY_PLATE,
+  isDated,
+  PLATE_SECTIONS,
   success,
   type Book,
   type Change,
@@ -9,24 +12,28 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type Need,
   type RecordChange,
   type Result,
   type Section,
   type SharedBook,
+  type SharedSlice,
+  type Slice,
 } from "@yonderfell/core";
 import { Dexie, type Table } from "dexie";
-import { readMachineBooks } from "./bookSlices.js";
+import { readOwned, readSlices } from "./bookSlices.js";
 import type {
   BookStorage,
   ChangeRefusal,
   Draft,
   ExportNote,
+  Command,
+  CommonRefusal,
   MachineCommand,
   MachineMissing,
   OnWritten,
   Saved,
   SavedEach,
-  SharedCommand,
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
@@ -42,6 +49,8 @@ type LaterCode = Awaited<ReturnType<typeof laterCode>>;
 
 /** So many machines are read together, so that no single step holds the page up. */
 const MACHINES_AT_ONCE = 10;
+
+const MISSING = { ok: false, issues: [{ code: "machine-missing" }] } as const;
 
 /** Gives new records their numbers, one after the other. */
 interface Numbering {
@@ -68,8 +77,11 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   }
 
   async plate(id: MachineId): Promise<MachinePlate> {
-    const plates = await this.reading(({ readPlates }) => readPlates(this.database, [id]));
-    return plates[0] ?? EMPTY_PLATE;
+    const { database } = this;
+    const [plate] = await database.transaction("r", this.records(), () =>
+      readOwned(database, PLATE_SECTIONS, [id]),
+    );
+    return plate ?? EMPTY_PLATE;
   }
 
   async shared(): Promise<SharedBook> {
@@ -94,18 +106,28 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     return database.transaction("r", this.records(), () => wholeBook(database));
   }
 
-  async perform<Issue>(
+  async perform<Needed extends Need, Issue>(
     machine: MachineId,
-    command: MachineCommand<Issue>,
+    needs: readonly Needed[],
+    command: Command<Slice<Needed>, Issue>,
     surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue | MachineMissing>> {
-    const { database } = this;
+  ): Promise<Result<Saved, Issue | CommonRefusal>> {
+    const onIt = ([slice]: readonly Slice<Needed>[], context: CommandContext) =>
+      slice === undefined ? MISSING : command(slice, context);
+    return this.performOn<Needed, Issue | MachineMissing>([machine], needs, onIt, surroundings);
+  }
+
+  async performOn<Needed extends Need, Issue>(
+    machines: readonly MachineId[],
+    needs: readonly Needed[],
+    command: Command<readonly Slice<Needed>[], Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue | CommonRefusal>> {
     const code = await laterCode();
-    return database.transaction("rw", this.written(), async () => {
-      const [book] = await readMachineBooks(database, [machine]);
-      if (book === undefined)
-        return { ok: false as const, issues: [{ code: "machine-missing" as const }] };
-      return this.run((context) => command(book, context), surroundings, code);
+    return this.refusable<Issue | MachineMissing>(async () => {
+      const slices = await readSlices(this.database, machines, needs);
+      if (slices.length < machines.length) return MISSING;
+      return this.run((context) => command(slices, context), surroundings, code);
     });
   }
 
@@ -125,28 +147,24 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       for (let from = 0; from < all.length; from += MACHINES_AT_ONCE) {
         const some = all.slice(from, from + MACHINES_AT_ONCE);
         const ids = some.map(([id]) => id);
-        const books = await readMachineBooks(database, ids);
+        const books = await readSlices(database, ids, BOOK_NEEDS);
         records.push(...commandEach(books, some, refused, context));
       }
-      const result = await this.keep(
-        changeOfEach(records, name),
-        numbering,
-        surroundings.now,
-        code,
-      );
+      const change = changeOfEach(records, name);
+      const result = await this.keep(change, numbering, surroundings.now, code);
       return { saved: result.ok ? result.value : null, refused };
     });
   }
 
-  async performShared<Issue>(
-    command: SharedCommand<Issue>,
+  async performShared<Needed extends Section, Issue>(
+    needs: readonly Needed[],
+    command: Command<SharedSlice<Needed>, Issue>,
     surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue>> {
-    const { database } = this;
+  ): Promise<Result<Saved, Issue | ChangeRefusal>> {
     const code = await laterCode();
-    return database.transaction("rw", this.written(), async () => {
-      const shared = await code.readShared(database);
-      return this.run((context) => command(shared, context), surroundings, code);
+    return this.refusable<Issue>(async () => {
+      const given = await code.readSections(this.database, needs);
+      return this.run((context) => command(given, context), surroundings, code);
     });
   }
 
@@ -262,13 +280,18 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     result: CommandResult<Issue>,
     numbering: Numbering,
     now: string,
-    { stamped, writeChange }: LaterCode,
+    { stamped, writeChange, contradiction }: LaterCode,
   ): Promise<Result<Saved, Issue>> {
-    const { facts } = this.database;
+    const { database } = this;
     if (!result.ok) return result;
-    await facts.put({ key: "lastRecordSeq", value: numbering.last() });
+    await database.facts.put({ key: "lastRecordSeq", value: numbering.last() });
     const counted = stamped(result.value, await this.copy());
-    const { seq, change } = await writeChange(this.database, counted, now);
+    const { seq, change, machines } = await writeChange(database, counted, now);
+    // What is only logged refers to what the command has read.
+    if (change.records.some(({ section }) => !isDated(section))) {
+      const issue = await contradiction(database, change, machines);
+      if (issue !== null) throw new Refused({ code: "still-needed", issue });
+    }
     return success({ seq, change });
   }
 

@@ -1,5 +1,6 @@
 import {
   addDays,
+  BOOK_NEEDS,
   correctEntry,
   isEmptyPlan,
   logWork,
@@ -13,6 +14,7 @@ import {
   type Book,
   type EntryId,
   type Machine,
+  type CommandResult,
 } from "@yonderfell/core";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
@@ -58,9 +60,10 @@ async function work(storage: MemoryStorage, machine: Machine, seed: number): Pro
     const meter = machine.meters?.[0]?.id;
     const value = Math.round(random() * 9000);
     const kind = Math.floor(random() * 5);
-    await storage.perform<unknown>(
+    await storage.perform(
       machine.id,
-      (book, context) => {
+      BOOK_NEEDS,
+      (book, context): CommandResult<unknown> => {
         if (kind === 0 && entry !== undefined) return correctEntry(book, entry, input, context);
         if (kind === 1 && entry !== undefined)
           return withdrawRecord(book, "entries", entry, context);

@@ -2,7 +2,7 @@
 export { takenBack } from "@yonderfell/core";
 export { changedElsewhere, contradiction, wholeBook } from "./checkChange.js";
 export { readLatestEntries } from "./latestEntries.js";
-export { countRecords, readPlates, readShared } from "./moreSlices.js";
+export { countRecords, readSections, readShared } from "./moreSlices.js";
 export { fillBook } from "./fillBook.js";
 export { stamped } from "./stamped.js";
 export { dropUnused, hashesInUse } from "./unusedPictures.js";

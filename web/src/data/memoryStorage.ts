@@ -4,6 +4,7 @@ import {
   DECLARED,
   fieldsOf,
   headAfter,
+  isDated,
   EMPTY_PLATE,
   machineBookOf,
   machinePlateOf,
@@ -14,6 +15,7 @@ import {
   SECTIONS,
   settingsOf,
   sharedBookOf,
+  sliceOf,
   success,
   supersededIds,
   takenBack,
@@ -27,26 +29,27 @@ import {
   type MachineBook,
   type MachineId,
   type MachinePlate,
+  type Need,
   type RecordOf,
   type Result,
   type Section,
   type Settings,
   type SharedBook,
+  type SharedSlice,
+  type Slice,
 } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type {
   BookStorage,
   ChangeRefusal,
-  Draft,
-  ExportNote,
   JournalLine,
+  Command,
+  CommonRefusal,
   MachineCommand,
   MachineMissing,
   OnWritten,
   Saved,
   SavedEach,
-  SharedCommand,
-  StoredBoard,
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
@@ -56,7 +59,7 @@ import { newId } from "./newId.js";
 import type { StoredPicture } from "./picture.js";
 import { possibleHashes } from "./pictureHashes.js";
 import { stamped } from "./stamped.js";
-import { follows } from "./storedBoard.js";
+import { MemoryBeside } from "./memoryBeside.js";
 
 const EMPTY: Book = { format: "yonderfell-book", version: 1 };
 
@@ -69,16 +72,15 @@ function withoutEmpty(book: Book): Book {
   return Object.fromEntries(held) as unknown as Book;
 }
 
+const MISSING = { ok: false, issues: [{ code: "machine-missing" }] } as const;
+
 /** A book in memory, for tests and for looking at a book without storing it. */
-export class MemoryStorage implements BookStorage {
+export class MemoryStorage extends MemoryBeside implements BookStorage {
   private book: Book | null = null;
   private recordSeq = 0;
   private readonly name = newId();
   private readonly journal: JournalLine[] = [];
-  private readonly drafts = new Map<string, Draft>();
   private readonly pictures = new Map<string, StoredPicture>();
-  private exported: ExportNote | null = null;
-  private board: StoredBoard | null = null;
 
   fill(book: Book): Promise<void> {
     if (this.book !== null) return Promise.reject(new Error("the store has a book"));
@@ -146,16 +148,27 @@ export class MemoryStorage implements BookStorage {
       : Promise.resolve(withoutEmpty(this.book));
   }
 
-  perform<Issue>(
+  perform<Needed extends Need, Issue>(
     machine: MachineId,
-    command: MachineCommand<Issue>,
+    needs: readonly Needed[],
+    command: Command<Slice<Needed>, Issue>,
     surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue | MachineMissing>> {
-    const slice = this.book === null ? null : machineBookOf(this.book, machine);
-    if (slice === null) {
-      return Promise.resolve({ ok: false, issues: [{ code: "machine-missing" }] });
-    }
-    return Promise.resolve(this.run((context) => command(slice, context), surroundings));
+  ): Promise<Result<Saved, Issue | CommonRefusal>> {
+    const onIt = ([slice]: readonly Slice<Needed>[], context: CommandContext) =>
+      slice === undefined ? MISSING : command(slice, context);
+    return this.performOn<Needed, Issue | MachineMissing>([machine], needs, onIt, surroundings);
+  }
+
+  performOn<Needed extends Need, Issue>(
+    machines: readonly MachineId[],
+    needs: readonly Needed[],
+    command: Command<readonly Slice<Needed>[], Issue>,
+    surroundings: Surroundings,
+  ): Promise<Result<Saved, Issue | CommonRefusal>> {
+    const book = this.book ?? EMPTY;
+    const slices = machines.flatMap((id) => sliceOf(book, id, needs) ?? []);
+    if (slices.length < machines.length) return Promise.resolve(MISSING);
+    return Promise.resolve(this.run((context) => command(slices, context), surroundings));
   }
 
   async performEach<Issue>(
@@ -172,12 +185,14 @@ export class MemoryStorage implements BookStorage {
     return { saved: result.ok ? result.value : null, refused };
   }
 
-  async performShared<Issue>(
-    command: SharedCommand<Issue>,
+  performShared<Needed extends Section, Issue>(
+    needs: readonly Needed[],
+    command: Command<SharedSlice<Needed>, Issue>,
     surroundings: Surroundings,
-  ): Promise<Result<Saved, Issue>> {
-    const shared = await this.shared();
-    return this.run((context) => command(shared, context), surroundings);
+  ): Promise<Result<Saved, Issue | ChangeRefusal>> {
+    const given = needs.map((section) => [section, this.book?.[section] ?? []]);
+    const slice = Object.fromEntries(given) as SharedSlice<Needed>;
+    return Promise.resolve(this.run((context) => command(slice, context), surroundings));
   }
 
   async apply(
@@ -232,58 +247,17 @@ export class MemoryStorage implements BookStorage {
     return Promise.resolve(unused.length);
   }
 
-  draft(key: string): Promise<Draft | null> {
-    return Promise.resolve(this.drafts.get(key) ?? null);
-  }
-
-  keepDraft(draft: Draft): Promise<void> {
-    this.drafts.set(draft.key, draft);
-    return Promise.resolve();
-  }
-
-  dropDraft(key: string): Promise<void> {
-    this.drafts.delete(key);
-    return Promise.resolve();
-  }
-
-  lastExport(): Promise<ExportNote | null> {
-    return Promise.resolve(this.exported);
-  }
-
-  noteExport(note: ExportNote): Promise<void> {
-    this.exported = note;
-    return Promise.resolve();
-  }
-
-  storedBoard(most?: number): Promise<StoredBoard | null> {
-    const { board } = this;
-    return Promise.resolve(
-      board === null ? null : { ...board, machines: board.machines.slice(0, most) },
-    );
-  }
-
-  storeBoard(board: StoredBoard, from: number | null): Promise<void> {
-    if (from === null) this.board = board;
-    if (from === null || this.board === null || !follows(board, this.board, from)) {
-      return Promise.resolve();
-    }
-    const changed = new Map(board.machines.map((one) => [one.machine.id, one]));
-    const machines = this.board.machines.map((one) => changed.get(one.machine.id) ?? one);
-    this.board = { ...board, machines };
-    return Promise.resolve();
-  }
-
-  close(): void {
-    this.drafts.clear();
-  }
-
   private run<Issue>(
     command: (context: CommandContext) => CommandResult<Issue>,
     { today, newId, now }: Surroundings,
-  ): Result<Saved, Issue> {
+  ): Result<Saved, Issue | ChangeRefusal> {
     let recordSeq = this.recordSeq;
     const result = command({ today, newId, nextSeq: () => (recordSeq += 1) });
     if (!result.ok) return result;
+    if (result.value.records.some(({ section }) => !isDated(section))) {
+      const [issue] = referenceIssues(applyChange(this.book ?? EMPTY, result.value));
+      if (issue !== undefined) return { ok: false, issues: [{ code: "still-needed", issue }] };
+    }
     this.recordSeq = recordSeq;
     return success(this.write(stamped(result.value, this.name), now));
   }

@@ -1,51 +1,28 @@
 import {
   isOwned,
-  PLATE_SECTIONS,
   SECTIONS,
   SHARED_SECTIONS,
-  type MachineId,
-  type MachinePlate,
-  type OwnedSection,
   type RecordOf,
   type Section,
   type SharedBook,
+  type SharedSlice,
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
-import { readOwn, readSection, tableOf } from "./bookSlices.js";
+import { readSection, tableOf } from "./bookSlices.js";
 
-/** Reads the plates of machines within the running transaction. */
-export async function readPlates(
-  database: BookDatabase,
-  ids: readonly MachineId[],
-): Promise<MachinePlate[]> {
-  return readOwned(database, PLATE_SECTIONS, ids);
-}
-
-/** Some sections of one machine. */
-type Owned<S extends OwnedSection> = { readonly [K in S]: readonly RecordOf[K][] };
-
-/** Reads sections of what belongs to machines, machine by machine. */
-export async function readOwned<S extends OwnedSection>(
+/** Reads whole sections, within the running transaction. */
+export async function readSections<S extends Section>(
   database: BookDatabase,
   sections: readonly S[],
-  ids: readonly MachineId[],
-): Promise<Owned<S>[]> {
-  const read: Owned<S>[] = [];
-  for (const id of ids) {
-    const records = await Promise.all(sections.map((section) => readOwn(database, id, section)));
-    const pairs = sections.map((section, index) => [section, records[index]]);
-    read.push(Object.fromEntries(pairs) as Owned<S>);
-  }
-  return read;
+): Promise<SharedSlice<S>> {
+  const read: Partial<Record<Section, readonly RecordOf[Section][]>> = {};
+  for (const section of sections) read[section] = await readSection<Section>(database, section);
+  return read as SharedSlice<S>;
 }
 
 /** Reads what belongs to no one machine, and the machines, within the running transaction. */
-export async function readShared(database: BookDatabase): Promise<SharedBook> {
-  const read: Partial<Record<Section, readonly RecordOf[Section][]>> = {};
-  for (const section of ["machines", ...SHARED_SECTIONS] as const) {
-    read[section] = await readSection<Section>(database, section);
-  }
-  return read as SharedBook;
+export function readShared(database: BookDatabase): Promise<SharedBook> {
+  return readSections(database, ["machines", ...SHARED_SECTIONS]);
 }
 
 /** How many records each section holds, within the running transaction. */

@@ -1,11 +1,16 @@
+import { performsCommands } from "../../test/commandAcceptance.js";
 import { acceptsAsBookStorage } from "../../test/storageAcceptance.js";
 import { DexieStorage } from "./dexieStorage.js";
 import { MemoryStorage } from "./memoryStorage.js";
 
-acceptsAsBookStorage("memory", () => Promise.resolve(new MemoryStorage()));
+const inMemory = () => Promise.resolve(new MemoryStorage());
+acceptsAsBookStorage("memory", inMemory);
+performsCommands("memory", inMemory);
 
 let count = 0;
-acceptsAsBookStorage("the database", () => {
+const inDatabase = () => {
   count += 1;
   return Promise.resolve(new DexieStorage(`test-book-${count}`));
-});
+};
+acceptsAsBookStorage("the database", inDatabase);
+performsCommands("the database", inDatabase);

@@ -9,7 +9,7 @@ const taskName = (machine: BoardMachine, id: string): string =>
 
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
-  issue: LogIssue | BaselineIssue | { readonly code: "machine-missing" },
+  issue: LogIssue | BaselineIssue,
   machine: BoardMachine,
   today: DayNumber,
 ): string {
@@ -49,7 +49,5 @@ export function logIssueWords(
       return "The record is no longer in the book.";
     case "already-corrected":
       return "It has been corrected already; correct the record that took its place.";
-    case "machine-missing":
-      return "The machine is no longer in the book.";
   }
 }

@@ -1,9 +1,11 @@
 import { describeIssue } from "@yonderfell/core";
-import type { TakeBackRefusal } from "../data/bookStorage.js";
+import type { CommonRefusal, TakeBackRefusal } from "../data/bookStorage.js";
 
 /** Why a change could not be made, as a sentence. */
-export function refusalWords(refusal: TakeBackRefusal): string {
+export function refusalWords(refusal: TakeBackRefusal | CommonRefusal): string {
   switch (refusal.code) {
+    case "machine-missing":
+      return "the machine is no longer in the book.";
     case "changed-elsewhere":
       return "it was changed since, here or in another tab.";
     case "still-needed":

@@ -1,5 +1,6 @@
 import {
   addDays,
+  BOOK_NEEDS,
   changeSettings,
   correctEntry,
   logWork,
@@ -58,15 +59,26 @@ async function changeSomething(
   const entry = pick(random, entries).id;
   const kind = Math.floor(random() * 7);
   if (kind === 0) {
-    await storage.perform(machine.id, (book, context) => logWork(book, work, context), around);
+    await storage.perform(
+      machine.id,
+      BOOK_NEEDS,
+      (book, context) => logWork(book, work, context),
+      around,
+    );
   } else if (kind === 1) {
     const value = Math.round(random() * 150000);
     const reading = { meter: meter.id, day, value, answer: { code: "right" } as const };
-    await storage.perform(machine.id, (book, context) => readMeter(book, reading, context), around);
+    await storage.perform(
+      machine.id,
+      BOOK_NEEDS,
+      (book, context) => readMeter(book, reading, context),
+      around,
+    );
   } else if (kind === 2) {
     const command = correctEntry;
     await storage.perform(
       machine.id,
+      BOOK_NEEDS,
       (book, context) => command(book, entry, work, context),
       around,
     );
@@ -74,6 +86,7 @@ async function changeSomething(
     const command = withdrawRecord;
     await storage.perform(
       machine.id,
+      BOOK_NEEDS,
       (book, context) => command(book, "entries", entry, context),
       around,
     );
@@ -167,6 +180,7 @@ describe("a board that is stored", () => {
     expect((await storage.storedBoard())?.seq).toBe(0);
     await storage.perform(
       machine,
+      BOOK_NEEDS,
       () => success({ command: "nothing", records: [] }),
       countingSurroundings(),
     );

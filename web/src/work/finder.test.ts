@@ -1,12 +1,14 @@
 import {
+  BOOK_NEEDS,
   correctEntry,
-  keepRecord,
   dayOf,
+  keepRecord,
   logWork,
   type EntryId,
   type LogWorkInput,
   type MachineId,
 } from "@yonderfell/core";
+import { changeOf } from "../../test/changeOf.js";
 import { BOOK, countingSurroundings } from "../../test/skarrowVale.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
 import { Finder } from "./finder.js";
@@ -29,6 +31,7 @@ const titles = async (words: string): Promise<string[]> =>
 async function note(words: string): Promise<EntryId> {
   await storage.perform(
     BUS,
+    BOOK_NEEDS,
     (book, context) => logWork(book, { ...WORK, note: words }, context),
     countingSurroundings(words),
   );
@@ -45,9 +48,8 @@ test("a machine comes before its tasks, and those before the log", async () => {
 test("a machine is found by what its number plate shows", async () => {
   const bus = BOOK.machines?.find(({ id }) => id === BUS) ?? null;
   if (bus === null) throw new Error("no bus");
-  const kept = keepRecord("machines", bus, { ...bus, registration: "SK12TEN" });
-  if (!kept.ok) throw new Error("not kept");
-  await storage.apply(kept.value, "2026-11-23T09:00:00.000Z");
+  const kept = keepRecord([bus], "machines", bus, { ...bus, registration: "SK12TEN" });
+  await storage.apply(changeOf(kept), "2026-11-23T09:00:00.000Z");
   expect(await titles("sk12ten")).toEqual(["machine 07 Library bus"]);
 });
 
@@ -85,6 +87,7 @@ test("an entry is found by its day and by its note as soon as it is logged, and 
   expect(await titles("20 november sidelight")).toHaveLength(1);
   await storage.perform(
     BUS,
+    BOOK_NEEDS,
     (book, context) => correctEntry(book, id, { ...WORK, note: "Headlight bulb" }, context),
     countingSurroundings("c"),
   );
@@ -116,9 +119,8 @@ test("a part is found by its number, by an equivalent and by the machine that ta
   expect(await titles(part.number)).toContain(line);
   expect(await titles((part.equivalents ?? [])[0] ?? "")).toContain(line);
   expect(await titles(`${tag} ${part.name}`)).toContain(line);
-  const change = keepRecord("parts", part, { ...part, number: "ZX 9000" });
-  if (!change.ok) throw new Error("the part is not sound");
-  await storage.apply(change.value, "2026-11-23T09:00:00.000Z", true);
+  const change = keepRecord([part], "parts", part, { ...part, number: "ZX 9000" });
+  await storage.apply(changeOf(change), "2026-11-23T09:00:00.000Z", true);
   expect(await titles("zx 9000")).toEqual([`part  ${part.name} ZX 9000`]);
   expect(await titles(part.number)).not.toContain(line);
 });

@@ -1,8 +1,10 @@
 import {
   acceptVisits,
   addDays,
+  BOOK_NEEDS,
   changeSettings,
   logWork,
+  VISIT_NEEDS,
   type DayNumber,
   type MachineId,
   type TaskId,
@@ -37,12 +39,21 @@ async function changeSomething(
   const kind = Math.floor(random() * 4);
   if (kind === 0) {
     const work = { day: addDays(TODAY, -1), tasks: [task], figures: [], note: "seeded" };
-    await storage.perform(machine, (book, context) => logWork(book, work, context), around);
+    await storage.perform(
+      machine,
+      BOOK_NEEDS,
+      (book, context) => logWork(book, work, context),
+      around,
+    );
   } else if (kind === 1) {
     const day = addDays(TODAY, Math.floor(random() * 90));
-    const context = { today: TODAY, newId: around.newId, since: null };
-    const change = acceptVisits([{ machine, day, tasks: [task] }], context);
-    await storage.apply(change, around.now, true);
+    await storage.perform(
+      machine,
+      VISIT_NEEDS,
+      (slice, { today, newId }) =>
+        acceptVisits(slice, [{ day, tasks: [task] }], { today, newId, since: null }),
+      around,
+    );
   } else if (kind === 2) {
     const planning = { visitCost: Math.floor(random() * 80) };
     const change = changeSettings(await storage.ownSettings(), { planning });
@@ -77,7 +88,7 @@ test("a change of one machine plans that one only; a change of what all share pl
   const around = countingSurroundings();
   const work = { day: TODAY, tasks: ["t-bus-oil" as TaskId], figures: [], note: "" };
   const bus = "m-bus" as MachineId;
-  await storage.perform(bus, (book, context) => logWork(book, work, context), around);
+  await storage.perform(bus, BOOK_NEEDS, (book, context) => logWork(book, work, context), around);
   expect((await keeper.refresh(TODAY))?.machines.map(({ machine }) => machine.id)).toEqual([bus]);
   const change = changeSettings(await storage.ownSettings(), { leadDays: 12 });
   if (change.ok) await storage.apply(change.value, around.now, true);

@@ -1,5 +1,6 @@
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import type { Change } from "./change.js";
+import type { Section } from "../records/sections.js";
 import type { Result } from "./result.js";
 
 /** What a command is told of the world: it looks nothing up itself. */
@@ -11,5 +12,26 @@ export interface CommandContext {
   readonly nextSeq: () => number;
 }
 
+/** What a person saw when they decided on a change is no longer so: it was changed since, here or elsewhere. */
+export interface ChangedElsewhere {
+  readonly code: "changed-elsewhere";
+  /** Null for a field of the book itself. */
+  readonly section: Section | null;
+  readonly id: string;
+}
+
 /** What a command answers: the change it would make, or what stands in its way. */
 export type CommandResult<Issue> = Result<Change, Issue>;
+
+/** Several changes as one under a name; refused where one of them is. */
+export function joined<Issue>(
+  command: string,
+  results: readonly CommandResult<Issue>[],
+): CommandResult<Issue> {
+  const records = [];
+  for (const result of results) {
+    if (!result.ok) return result;
+    records.push(...result.value.records);
+  }
+  return { ok: true, value: { command, records } };
+}

@@ -1,12 +1,7 @@
 export { crossingRecords } from "./crossing.js";
 export { byDate, currentRecords, supersededIds } from "./currentRecords.js";
 export type { DatedRecord } from "./dated.js";
-export {
-  dependOnProducts,
-  type MachineBook,
-  machineBookOf,
-  machineBooksOf,
-} from "./machineBook.js";
+export { dependOnProducts, machineBookOf, machineBooksOf, sliceOf } from "./machineBook.js";
 export {
   EMPTY_PLATE,
   type MachinePlate,
@@ -15,3 +10,11 @@ export {
   sharedBookOf,
 } from "./machinePlate.js";
 export { recordsByMachine } from "./machineRecords.js";
+export {
+  BOOK_NEEDS,
+  type Inside,
+  type MachineBook,
+  type Need,
+  type SharedSlice,
+  type Slice,
+} from "./slice.js";

@@ -3,23 +3,10 @@ import type { RecordOf } from "../records/recordSchemas.js";
 import { crossingRecords } from "./crossing.js";
 import type { DatedRecord } from "./dated.js";
 import type { MachineId } from "../records/ids.js";
-import type { Machine } from "../records/machine.js";
+import { ownerOf } from "../references/ownerOf.js";
+import { isDated, isOwned, type Section } from "../records/sections.js";
+import { BOOK_NEEDS, type Inside, type MachineBook, type Need, type Slice } from "./slice.js";
 import type { Task } from "../records/task.js";
-
-/**
- * The part of a book that belongs to one machine: what commands on it need, superseded records and
- * all. Where a record replaces one of another machine, both are in the part of either.
- */
-export interface MachineBook {
-  readonly machines: readonly [Machine];
-  readonly tasks: readonly RecordOf["tasks"][];
-  readonly readings: readonly RecordOf["readings"][];
-  readonly meterChanges: readonly RecordOf["meterChanges"][];
-  readonly entries: readonly RecordOf["entries"][];
-  /** Its fluids and the products in them, where intervals depend on them (due rules §13). */
-  readonly fluids?: readonly RecordOf["fluids"][];
-  readonly products?: readonly RecordOf["products"][];
-}
 
 /** Whether a limit of any of some tasks depends on the product that is in a fluid system. */
 export function dependOnProducts(tasks: readonly Task[]): boolean {
@@ -30,26 +17,41 @@ export function dependOnProducts(tasks: readonly Task[]): boolean {
   );
 }
 
-/** The part of a book that belongs to a machine, or null where the book has no such machine. */
-export function machineBookOf(book: Book, id: MachineId): MachineBook | null {
+/** What of a book a command on a machine is given that has declared its needs; null where the book has no such machine. */
+export function sliceOf<Needed extends Need>(
+  book: Book,
+  id: MachineId,
+  needs: readonly Needed[],
+): Slice<Needed> | null {
   const machine = (book.machines ?? []).find((candidate) => candidate.id === id);
   if (machine === undefined) return null;
-  const own = <T extends DatedRecord>(records: readonly T[] = []): T[] => {
-    const crossing = new Set(crossingRecords(records));
-    return records.filter((record) => record.machine === id || crossing.has(record));
-  };
   const tasks = (book.tasks ?? []).filter((task) => task.machine === id);
-  return {
-    machines: [machine],
-    tasks,
-    readings: own(book.readings),
-    meterChanges: own(book.meterChanges),
-    entries: own(book.entries),
-    ...(dependOnProducts(tasks) ? inside(book, id) : {}),
-  };
+  const parts = needs.map((need: Need): object => {
+    if (need === "inside") return dependOnProducts(tasks) ? inside(book, id) : {};
+    return { [need]: ownRecords(book, id, need) };
+  });
+  return Object.assign({ machines: [machine] }, ...parts) as Slice<Needed>;
 }
 
-function inside(book: Book, id: MachineId): Pick<MachineBook, "fluids" | "products"> {
+function ownRecords(
+  book: Book,
+  id: MachineId,
+  section: Exclude<Section, "machines">,
+): readonly RecordOf[Section][] {
+  const records: readonly RecordOf[Section][] = book[section] ?? [];
+  if (!isOwned(section)) return records;
+  const crossing = new Set<unknown>(
+    isDated(section) ? crossingRecords(records as readonly DatedRecord[]) : [],
+  );
+  return records.filter((record) => ownerOf(section, record) === id || crossing.has(record));
+}
+
+/** The part of a book that belongs to a machine, or null where the book has no such machine. */
+export function machineBookOf(book: Book, id: MachineId): MachineBook | null {
+  return sliceOf(book, id, BOOK_NEEDS);
+}
+
+function inside(book: Book, id: MachineId): Inside {
   const fluids = (book.fluids ?? []).filter((fluid) => fluid.machine === id);
   const named = new Set(fluids.map(({ product }) => product));
   return { fluids, products: (book.products ?? []).filter((product) => named.has(product.id)) };

@@ -15,7 +15,9 @@ export {
   noteVisit,
   pinVisit,
   splitVisit,
+  VISIT_NEEDS,
   type VisitContext,
+  type VisitIssue,
 } from "./visitChanges.js";
 export {
   type OtherDay,

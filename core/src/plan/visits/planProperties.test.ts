@@ -1,3 +1,5 @@
+import { changeOf } from "../../../test/changeOf.js";
+import type { Task } from "../../book/records/task.js";
 import fc from "fast-check";
 import { planOf, sourceOf, TODAY } from "../../../test/plans.js";
 import { randomMachine, type DrawnMachine } from "../../../test/randomMachine.js";
@@ -21,9 +23,10 @@ const drawnPlan = ({ parts, visits, journeys }: DrawnMachine, more: readonly Vis
 function accept(proposed: PlannedVisit, at: number): Visit {
   const { day, turns } = proposed;
   const tasks = turns.map(({ task }) => task);
-  const change = acceptVisits([{ machine: "van" as never, day, tasks, turns }], {
-    ...{ today: TODAY, newId: () => `accepted-${at}`, since: 99 },
-  });
+  const own = tasks.map((id) => ({ id }) as Task);
+  const slice = { machines: [{ id: "van" } as Machine], tasks: own, visits: [] } as const;
+  const context = { today: TODAY, newId: () => `accepted-${at}`, since: 99 };
+  const change = changeOf(acceptVisits(slice, [{ day, tasks, turns }], context));
   return change.records[0]?.after as Visit;
 }
 

@@ -1,6 +1,6 @@
 import type { Journey } from "../../book/records/journey.js";
 import type { Machine } from "../../book/records/machine.js";
-import type { MachineBook } from "../../book/slice/machineBook.js";
+import type { MachineBook } from "../../book/slice/slice.js";
 import type { MachinePlate } from "../../book/slice/machinePlate.js";
 import { recordsByMachine } from "../../book/slice/machineRecords.js";
 import type { Part } from "../../book/records/part.js";

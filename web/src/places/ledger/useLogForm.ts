@@ -1,19 +1,19 @@
 import {
+  BOOK_NEEDS,
   formatDay,
   parseDay,
   type DayNumber,
   type Entry,
+  type LogWorkIssue,
   type MachineBook,
+  type NotCorrectable,
   type Settings,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent } from "react";
 import { useForm, useWatch, type UseFormReturn } from "react-hook-form";
-import { notifyChange } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
-import { usePerform } from "../../app/usePerform.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { useCommands } from "../../app/useCommands.js";
 import { useAppSelector } from "../../app/store.js";
-import { errorWords } from "../../words/errorWords.js";
 import { logIssueWords } from "../../words/logWords.js";
 import type { Move } from "../../words/moves.js";
 import {
@@ -74,29 +74,26 @@ function useSaveWork(
   draftKey: string,
 ): SaveWork {
   const { storage } = useBook();
-  const perform = usePerform();
   const today = useAppSelector((state) => state.session.today);
-  const once = useOneAtATime();
   const [saved, setSaved] = useState<SavedWork | null>(null);
-  const [failure, setFailure] = useState("");
-  const store = async (values: LogForm): Promise<void> => {
+  const { run, failure } = useCommands<LogWorkIssue | NotCorrectable>((issue) =>
+    logIssueWords(issue, outlook.before, today),
+  );
+  const write = async (values: LogForm): Promise<void> => {
     const { input } = inputFrom(values);
     if (input === null || outlook.issues.length > 0) return;
-    const result = await perform(book.machines[0].id, commandOf(input, correcting?.id ?? null));
-    const [issue] = result.ok ? [] : result.issues;
-    if (issue !== undefined) return setFailure(logIssueWords(issue, outlook.before, today));
-    // Said first: whatever becomes of the draft, the work itself is in the log.
-    const named = [...values.tasks, ...values.tests.map(({ task }) => task)];
-    setSaved({ tasks: named, moves: outlook.moves });
-    notifyChange(correcting === null ? "Saved in the log." : "Corrected.");
-    await storage.dropDraft(draftKey);
-  };
-  const write = (values: LogForm): Promise<void> =>
-    once(() =>
-      store(values).catch((error: unknown) =>
-        setFailure(`It was not saved: ${errorWords(error)}. What you wrote is still here.`),
-      ),
+    const command = commandOf(input, correcting?.id ?? null);
+    await run(
+      (_, around) => storage.perform(book.machines[0].id, BOOK_NEEDS, command, around),
+      correcting === null ? "Saved in the log." : "Corrected.",
+      async () => {
+        // Said first: whatever becomes of the draft, the work itself is in the log.
+        const named = [...values.tasks, ...values.tests.map(({ task }) => task)];
+        setSaved({ tasks: named, moves: outlook.moves });
+        await storage.dropDraft(draftKey);
+      },
     );
+  };
   return { saved, failure, write };
 }
 

@@ -6,7 +6,7 @@ import { useModel } from "../../ui/useModel.js";
 import { decimalSign, typedFigure } from "../../words/writing.js";
 import { money } from "../../words/money.js";
 import { NotSaved } from "./NotSaved.js";
-import { useSettingsChange } from "./useSettingsChange.js";
+import { useSettingsChange } from "../../app/useSettingsChange.js";
 
 type OwnSettings = Book["settings"];
 const CURRENCY_LENGTH = 12;
@@ -41,7 +41,7 @@ interface Writing {
 }
 
 function WritingForm({ before }: { readonly before: Writing }): ReactElement {
-  const { save, failure } = useSettingsChange("Saved.");
+  const { save, failure } = useSettingsChange();
   const { model, field } = useModel<Writing>(() => before);
   const currency = model.currency.trim();
   const coldMargin = parseFigure(model.coldMargin, decimalSign());
@@ -61,7 +61,7 @@ function WritingForm({ before }: { readonly before: Writing }): ReactElement {
       onSubmit={(event) => {
         event.preventDefault();
         const gallons = model.gallons === "" ? null : model.gallons;
-        void save({ currency, gallons, coldMargin });
+        void save({ currency, gallons, coldMargin }, "Saved.");
       }}
     >
       <TextField

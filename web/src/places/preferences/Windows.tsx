@@ -2,7 +2,7 @@ import { settingsOf, type Book, type Settings } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { NotSaved } from "./NotSaved.js";
-import { useSettingsChange } from "./useSettingsChange.js";
+import { useSettingsChange } from "../../app/useSettingsChange.js";
 import { Terms } from "../../ui/Term.js";
 
 type OwnSettings = Book["settings"];
@@ -40,7 +40,7 @@ export function Windows({ own }: { readonly own: OwnSettings }): ReactElement {
 }
 
 function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
-  const { save, failure } = useSettingsChange("Saved. The board is reckoned anew.");
+  const { save, failure } = useSettingsChange();
   const [texts, setTexts] = useState<Readonly<Record<keyof Settings, string>>>({
     dueWithinDays: String(settings.dueWithinDays),
     leadDays: String(settings.leadDays),
@@ -56,7 +56,7 @@ function WindowsForm({ settings }: { readonly settings: Settings }): ReactElemen
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void save(wanted);
+        void save(wanted, "Saved. The board is reckoned anew.");
       }}
     >
       {FIELDS.map(([name, label, explained]) => (

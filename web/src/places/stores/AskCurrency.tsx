@@ -2,7 +2,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { useId, useState, type ReactElement } from "react";
 import { useBook } from "../../app/openBook.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
-import { useSettingsChange } from "../preferences/useSettingsChange.js";
+import { useSettingsChange } from "../../app/useSettingsChange.js";
 
 /** So long may what stands behind an amount be. */
 const LENGTH = 12;
@@ -15,13 +15,13 @@ export function AskCurrency(): ReactElement | null {
     [storage],
   );
   const [words, setWords] = useState("");
-  const { save, failure } = useSettingsChange("Saved.");
+  const { save, failure } = useSettingsChange();
   const id = useId();
   // Nothing is asked before it is known that it has to be.
   if (settings === undefined || settings.currency !== "") return null;
   const currency = words.trim();
   const keep = (): void => {
-    if (currency !== "") void save({ currency });
+    if (currency !== "") void save({ currency }, "Saved.");
   };
   return (
     <div

@@ -1,4 +1,5 @@
 import {
+  BOOK_NEEDS,
   DATED_SECTIONS,
   withdrawRecord,
   type DatedSection,
@@ -6,18 +7,16 @@ import {
   type MachineBook,
   type MachineId,
   type MeterChange,
+  type NotCorrectable,
   type Reading,
   type Settings,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { notifyFailure, notifyChange } from "../../app/notify.js";
-import { usePerform } from "../../app/usePerform.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { useCommands } from "../../app/useCommands.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
-import { errorWords } from "../../words/errorWords.js";
 import { LogWorkForm } from "../ledger/LogWorkForm.js";
 import { draftKeyOf, useKeptForm } from "../ledger/useLogDraft.js";
 import { CorrectChange } from "./CorrectChange.js";
@@ -108,6 +107,9 @@ function CorrectEntry({
   );
 }
 
+const alreadyWords = (_: NotCorrectable): string =>
+  "It has been corrected already; look in the history.";
+
 /** Takes a record back altogether, asked for twice. */
 function Withdraw({
   machine,
@@ -118,31 +120,27 @@ function Withdraw({
   readonly section: DatedSection;
   readonly id: string;
 }): ReactElement {
-  const perform = usePerform();
   const navigate = useNavigate();
-  const once = useOneAtATime();
+  const { run, failure } = useCommands(alreadyWords);
   const [isAsking, setIsAsking] = useState(false);
-  const withdraw = async (): Promise<void> => {
-    try {
-      const result = await perform(machine, (book, context) =>
-        withdrawRecord(book, section, id, context),
-      );
-      if (!result.ok) {
-        notifyFailure("It has been corrected already; look in the history.");
-        return;
-      }
-      notifyChange("Withdrawn. It stays in the history.");
-      await navigate(`/yard/${encodeURIComponent(machine)}`);
-    } catch (error) {
-      notifyFailure(`It was not withdrawn: ${errorWords(error)}.`);
-    }
-  };
+  const withdraw = (): void =>
+    void run(
+      (storage, around) =>
+        storage.perform(
+          machine,
+          BOOK_NEEDS,
+          (book, context) => withdrawRecord(book, section, id, context),
+          around,
+        ),
+      "Withdrawn. It stays in the history.",
+      () => navigate(`/yard/${encodeURIComponent(machine)}`),
+    );
   return (
     <div className="mt-8 flex flex-wrap items-center gap-3 border-t border-hairline pt-4">
       {isAsking ? (
         <>
           <span>Count it for nothing? It stays in the history.</span>
-          <button type="button" className={QUIET_BUTTON} onClick={() => void once(withdraw)}>
+          <button type="button" className={QUIET_BUTTON} onClick={withdraw}>
             Yes, withdraw it
           </button>
           <button type="button" className={QUIET_BUTTON} onClick={() => setIsAsking(false)}>
@@ -154,6 +152,9 @@ function Withdraw({
           Withdraw it
         </button>
       )}
+      <p role="alert" className="font-semibold text-due empty:hidden">
+        {failure}
+      </p>
     </div>
   );
 }

@@ -72,7 +72,7 @@ describe("the facts of a machine", () => {
       const back = machineOf(modelOfMachine(machine), machine);
       expect(modelOfMachine(back)).toEqual(modelOfMachine(machine));
       expect(back.meters).toBe(machine.meters);
-      expect(keepRecord("machines", machine, back).ok).toBe(true);
+      expect(keepRecord([machine], "machines", machine, back).ok).toBe(true);
     }
   });
 

@@ -1,22 +1,20 @@
 import {
+  BOOK_NEEDS,
   formatDay,
   parseDay,
   readMeter,
   type DayNumber,
   type FigureDoubt,
-  type Meter,
+  type FigureIssue,
   type ReadingLine,
   type ReadingLineIssue,
   type DialFigureInput,
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
-import { notifyChange } from "../../app/notify.js";
-import { usePerform } from "../../app/usePerform.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { useCommands } from "../../app/useCommands.js";
 import { useAppSelector } from "../../app/store.js";
 import { useMachineBook } from "../../data/useMachineBook.js";
-import { errorWords } from "../../words/errorWords.js";
 import { dialFigureWithUnit, fullDate } from "../../words/format.js";
 import type { Move } from "../../words/moves.js";
 import { figureIssueWords } from "../../words/readingWords.js";
@@ -86,15 +84,16 @@ function useLine(): {
 
 /** The state of the reading line; `field` is where it is typed. */
 export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
-  const perform = usePerform();
   const today = useAppSelector((state) => state.session.today);
-  const once = useOneAtATime();
   const { reading, line, setLine } = useLine();
+  const meter = reading.ok ? reading.value.meter : null;
+  const { run, failure, fail } = useCommands<FigureIssue>((issue) =>
+    meter === null ? "" : figureIssueWords(issue, meter, today),
+  );
   const [date, setDate] = useState(formatDay(today));
   const [choice, setChoice] = useState<AnswerChoice | null>(null);
   const [figures, setFigures] = useState(NO_FIGURES);
   const [saved, setSaved] = useState<SavedReading | null>(null);
-  const [failure, setFailure] = useState("");
   const day = parseDay(date);
   const input = inputOf(reading, day, choice, figures);
   const looked = useOutlook(reading, input);
@@ -104,31 +103,36 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     setLine(text);
     setChoice(null);
     setFigures(NO_FIGURES);
-    setFailure("");
+    fail("");
   };
   const choose = (chosen: AnswerChoice): void => {
     setChoice(chosen);
     if (chosen === "typing") field.current?.select();
     if (doubt !== null) setFigures(figuresFor(doubt));
   };
-  const write = async ({ machine, meter }: ReadingLine, wanted: DialFigureInput): Promise<void> => {
-    const result = await perform(machine.id, (book, context) => readMeter(book, wanted, context));
-    const [issue] = result.ok ? [] : result.issues;
-    if (issue !== undefined) return setFailure(issueWords(issue, meter, today));
-    const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, meter.unit)} on ${fullDate(wanted.day)}`;
-    setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
-    notifyChange(`Saved. ${words}.`);
-    retype("");
-    field.current?.focus();
+  const write = async (read: ReadingLine, wanted: DialFigureInput): Promise<void> => {
+    const { machine } = read;
+    const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, read.meter.unit)} on ${fullDate(wanted.day)}`;
+    await run(
+      (storage, around) =>
+        storage.perform(
+          machine.id,
+          BOOK_NEEDS,
+          (book, context) => readMeter(book, wanted, context),
+          around,
+        ),
+      `Saved. ${words}.`,
+      () => {
+        setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
+        retype("");
+        field.current?.focus();
+      },
+    );
   };
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     if (!reading.ok || input === null || outlook?.code !== "fits") return;
-    await once(() =>
-      write(reading.value, input).catch((error: unknown) =>
-        setFailure(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
-      ),
-    );
+    await write(reading.value, input);
   };
   const shown = { line, date, day, reading, choice, figures, saved, failure, ...looked };
   return { ...shown, retype, setDate, choose, setFigures, save };
@@ -143,14 +147,4 @@ function inputOf(
   if (!reading.ok || day === null) return null;
   const { meter, value } = reading.value;
   return { meter: meter.id, day, value, answer: answerFrom(choice, figures) };
-}
-
-function issueWords(
-  issue: Parameters<typeof figureIssueWords>[0] | { readonly code: "machine-missing" },
-  meter: Meter,
-  today: DayNumber,
-): string {
-  return issue.code === "machine-missing"
-    ? "The machine is no longer in the book."
-    : figureIssueWords(issue, meter, today);
 }

@@ -1,4 +1,4 @@
-import { changeSettings, type Book, type BoardView } from "@yonderfell/core";
+import { type BoardView, type Book } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Trash2 } from "lucide-react";
 import { useState, type FormEvent, type ReactElement } from "react";
@@ -6,7 +6,7 @@ import { boardLookedAt } from "../../../app/boardLook.js";
 import { useBook } from "../../../app/openBook.js";
 import { preferred } from "../../../app/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../../app/store.js";
-import { useApply } from "../../../app/useApply.js";
+import { useSettingsChange } from "../../../app/useSettingsChange.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DialogFrame } from "../../../ui/DialogFrame.js";
 import { TextField } from "../../../ui/fields.js";
@@ -35,13 +35,11 @@ function Views({
   const dispatch = useAppDispatch();
   const look = useAppSelector((state) => state.boardLook);
   const seen = useAppSelector((state) => state.preferences);
-  const { apply, failure } = useApply();
+  const { save: change, failure } = useSettingsChange();
   const [name, setName] = useState("");
   const views = settings?.views ?? [];
-  const keep = async (after: BoardView[], words: string): Promise<void> => {
-    const change = changeSettings(settings, { views: after });
-    if (change.ok) await apply(change.value, words);
-  };
+  const keep = (after: BoardView[], words: string): Promise<boolean> =>
+    change({ views: after }, words);
   const open = (view: BoardView): void => {
     const chosen = lookOf(view);
     dispatch(boardLookedAt(chosen.look));

@@ -130,7 +130,7 @@ test("a machine that is needed until departure says so, and offers no visit befo
 test("what stands in the way of the visit is said", async () => {
   await show([journeyOf("j-fair")]);
   await work();
-  openStorage().apply = () => Promise.reject(new Error("the disk is full"));
+  openStorage().perform = () => Promise.reject(new Error("the disk is full"));
   await user.click(screen.getByRole("button", { name: /^Put a visit/ }));
   expect(await screen.findByText(/It was not saved/)).toHaveAttribute("role", "alert");
 });

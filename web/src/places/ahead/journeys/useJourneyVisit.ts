@@ -1,12 +1,6 @@
-import {
-  acceptVisits,
-  type DayNumber,
-  type JourneyPlan,
-  type Machine,
-  type TaskId,
-} from "@yonderfell/core";
+import { type DayNumber, type JourneyPlan, type Machine, type TaskId } from "@yonderfell/core";
 import { surroundings } from "../../../app/openBook.js";
-import { useApply } from "../../../app/useApply.js";
+import { useAcceptVisits } from "../visits/useAcceptVisits.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 
 /** The way to put a visit before a journey into the book, work for others apart from one's own; answers whether it is saved. */
@@ -18,17 +12,20 @@ export function useJourneyVisit(
   readonly keep: (tasks: readonly TaskId[], day: DayNumber) => Promise<boolean>;
   readonly failure: string;
 } {
-  const { apply, failure } = useApply();
+  const { accept, failure } = useAcceptVisits();
   const keep = (tasks: readonly TaskId[], day: DayNumber): Promise<boolean> => {
-    const { today, newId } = surroundings();
+    const { today } = surroundings();
     const isOutside = (task: TaskId): boolean =>
       plan.tasks.some((one) => one.task === task && one.isOutside);
     const parted = [tasks.filter((task) => !isOutside(task)), tasks.filter(isOutside)].filter(
       (some) => some.length > 0,
     );
-    const visits = parted.map((some) => ({ machine: machine.id, day, tasks: some }));
-    const change = acceptVisits(visits, { today, newId, since });
-    return apply(change, `${machine.tag} on ${weekdayDate(day, today)} is in the book.`);
+    const visits = parted.map((some) => ({ day, tasks: some }));
+    return accept(
+      { machine, since },
+      visits,
+      `${machine.tag} on ${weekdayDate(day, today)} is in the book.`,
+    );
   };
   return { keep, failure };
 }

@@ -5,13 +5,18 @@ import {
   formatDay,
   likelyDay,
   reckonBoard,
+  sliceOf,
+  VISIT_NEEDS,
   type Book,
+  type Change,
   type DayNumber,
+  type MachineId,
   type TaskId,
   type VisitId,
 } from "@yonderfell/core";
 import ICAL from "ical.js";
 import Papa from "papaparse";
+import { changeOf } from "../../../../test/changeOf.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import { textOfGuarded } from "../../../work/csvText.js";
@@ -110,13 +115,17 @@ test("each event is on the day the board has it, in whatever zone the program ru
   expect(dated.map(({ date }) => date)).toEqual(dated.map(({ uid }) => due.get(uid)));
 });
 
-test("a visit stands for the tasks in it: they have no events of their own", async () => {
+/** Oil on the bus in four days, decided on. */
+function visitOfTheBus(): Change {
+  const bus = sliceOf(BOOK, "m-bus" as MachineId, VISIT_NEEDS);
+  if (bus === null) throw new Error("no bus");
+  const visit = { day: addDays(TODAY, 4), tasks: ["t-bus-oil" as TaskId] };
   const context = { today: TODAY, newId: () => "v-new", since: null };
-  const tasks = ["t-bus-oil" as TaskId];
-  const change = acceptVisits(
-    [{ machine: "m-bus" as never, day: addDays(TODAY, 4), tasks }],
-    context,
-  );
+  return changeOf(acceptVisits(bus, [visit], context));
+}
+
+test("a visit stands for the tasks in it: they have no events of their own", async () => {
+  const change = visitOfTheBus();
   const uids = (await readCalendar(applyChange(BOOK, change), TODAY)).map(({ uid }) => uid);
   expect(uids).toContain("visit-v-new@yonderfell");
   expect(uids).not.toContain("due-t-bus-oil@yonderfell");
@@ -143,12 +152,7 @@ test("names and ids cannot add lines of their own, and control characters are dr
 });
 
 test("what is only proposed is not in the calendar", async () => {
-  const context = { today: TODAY, newId: () => "v-new", since: null };
-  const tasks = ["t-bus-oil" as TaskId];
-  const change = acceptVisits(
-    [{ machine: "m-bus" as never, day: addDays(TODAY, 4), tasks }],
-    context,
-  );
+  const change = visitOfTheBus();
   const before = await readCalendar(BOOK, TODAY);
   const after = await readCalendar(applyChange(BOOK, change), TODAY);
   const ids = (events: readonly Read[]): Set<string> => new Set(events.map(({ uid }) => uid));

@@ -1,5 +1,4 @@
 import {
-  acceptVisits,
   dayToSpare,
   type DayNumber,
   type MachineId,
@@ -9,9 +8,8 @@ import {
 import { CalendarPlus, CalendarX } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { surroundings } from "../../../app/openBook.js";
-import { useApply } from "../../../app/useApply.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { useAcceptVisits } from "./useAcceptVisits.js";
 import { issueWords, weekdayDate } from "../../../words/visitWords.js";
 import type { PlannedMachine } from "../../../work/visitKeeper.js";
 
@@ -25,15 +23,12 @@ export function VisitIssues({
   readonly nameOf: (task: TaskId) => string;
   readonly today: DayNumber;
 }): ReactElement | null {
-  const { apply, failure } = useApply();
+  const { accept, failure } = useAcceptVisits();
   const all = machines.flatMap((of) => of.plan.issues.map((issue) => ({ of, issue })));
   if (all.length === 0) return null;
   const make = (of: PlannedMachine, tasks: readonly TaskId[], day: DayNumber): void => {
-    const { today: accepted, newId } = surroundings();
-    const context = { today: accepted, newId, since: of.since };
-    const visit = { machine: of.machine.id, day, tasks };
     const words = `${of.machine.tag} on ${weekdayDate(day, today)} is in the book.`;
-    void apply(acceptVisits([visit], context), words);
+    void accept(of, [{ day, tasks }], words);
   };
   return (
     <section aria-labelledby="cannot" className="mb-4 border-l-4 border-overdue pl-4">

@@ -1,7 +1,7 @@
-import { changeSettings, planningOf, type Planning } from "@yonderfell/core";
+import { planningOf, type Planning } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState, type ReactElement } from "react";
-import { useApply } from "../../../app/useApply.js";
+import { useSettingsChange } from "../../../app/useSettingsChange.js";
 import { useBook } from "../../../app/openBook.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
@@ -48,8 +48,7 @@ function useWeights(planning: Planning): {
   readonly save: () => Promise<void>;
   readonly failure: string;
 } {
-  const { storage } = useBook();
-  const { apply, failure, fail } = useApply();
+  const { save: change, failure, fail } = useSettingsChange();
   const [words, setWords] = useState<ReadonlyMap<Amount, string>>(
     () => new Map(AMOUNTS.map(([key]) => [key, typedFigure(planning[key])])),
   );
@@ -65,10 +64,8 @@ function useWeights(planning: Planning): {
       return fail(`Not saved: ${wrong.label.toLowerCase()} must be ${wanted}.`);
     }
     const values = Object.fromEntries(amounts.map(({ key, value }) => [key, value]));
-    const change = changeSettings(await storage.ownSettings(), {
-      planning: { ...values, workdays: [...workdays] },
-    });
-    if (change.ok) await apply(change.value, "Saved: the visits are weighed anew.");
+    const weighed = { ...values, workdays: [...workdays] };
+    await change({ planning: weighed }, "Saved: the visits are weighed anew.");
   };
   return { words, setWords, workdays, setWorkdays, save, failure };
 }

@@ -1,24 +1,30 @@
 import {
-  acceptVisits,
-  addToVisit,
   dropVisit,
-  leaveOut,
-  moveVisit,
+  joined,
   noteVisit,
-  pinVisit,
-  splitVisit,
-  type Change,
+  VISIT_NEEDS,
   type DayNumber,
-  type NewVisit,
   type TaskId,
   type Turn,
   type Visit,
-  type VisitContext,
+  type VisitIssue,
 } from "@yonderfell/core";
 import { surroundings } from "../../../app/openBook.js";
-import { useApply } from "../../../app/useApply.js";
+import { useCommands, type Commands } from "../../../app/useCommands.js";
+import type { Command, Saved } from "../../../data/bookStorage.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import type { VisitMove } from "./roomModel.js";
+import {
+  accepted,
+  moved,
+  parted,
+  pinned,
+  withoutTask,
+  withTask,
+  type OnMachine,
+  type Slices,
+} from "./visitCommands.js";
+import { visitIssueWords } from "./visitIssueWords.js";
 import type { ListedVisit } from "./visitModel.js";
 
 /** What can be done with a visit; each answers whether it is saved. What is only proposed is accepted with it. */
@@ -46,41 +52,6 @@ export interface VisitChanges {
 /** So many visits that are moved at once are named. */
 const MOST_NAMED = 3;
 
-const tasksOf = ({ turns }: ListedVisit): TaskId[] => [...new Set(turns.map(({ task }) => task))];
-
-function contextOf({ of }: ListedVisit): VisitContext {
-  const { today, newId } = surroundings();
-  return { today, newId, since: of.since };
-}
-
-/** A visit as it is written when it is accepted. */
-function written(visit: ListedVisit, more: Partial<NewVisit> = {}): NewVisit {
-  const { of, planned, turns } = visit;
-  return { machine: of.machine.id, day: planned.day, tasks: tasksOf(visit), turns, ...more };
-}
-
-const accepted = (visit: ListedVisit, more: Partial<NewVisit>): Change =>
-  acceptVisits([written(visit, more)], contextOf(visit));
-
-function moved(visit: ListedVisit, day: DayNumber): Change {
-  const { visit: held } = visit.planned;
-  return held === null ? accepted(visit, { day }) : moveVisit(held, day);
-}
-
-/** Some tasks of a visit in one of their own on another day. */
-function parted(visit: ListedVisit, tasks: readonly TaskId[], day: DayNumber): Change {
-  const { visit: held } = visit.planned;
-  if (held !== null) return splitVisit(held, tasks, day, contextOf(visit));
-  const stays = tasksOf(visit).filter((one) => !tasks.includes(one));
-  const both = [written(visit, { tasks: stays }), written(visit, { tasks, day })];
-  return acceptVisits(both, contextOf(visit));
-}
-
-function movedAll(moves: readonly VisitMove[]): Change {
-  const records = moves.flatMap(({ visit, day }) => moved(visit, day).records);
-  return { command: "move-visit", records };
-}
-
 function movedWords(moves: readonly VisitMove[]): string {
   if (moves.length > MOST_NAMED) return `${moves.length} visits are moved.`;
   const { today } = surroundings();
@@ -90,11 +61,6 @@ function movedWords(moves: readonly VisitMove[]): string {
   return `${where.join(", ")}.`;
 }
 
-function acceptedAll(visits: readonly ListedVisit[]): Change {
-  const records = visits.flatMap((visit) => accepted(visit, {}).records);
-  return { command: "accept-visit", records };
-}
-
 function acceptedWords(visits: readonly ListedVisit[]): string {
   const [first] = visits;
   if (visits.length !== 1 || first === undefined) return `${visits.length} visits are in the book.`;
@@ -102,58 +68,111 @@ function acceptedWords(visits: readonly ListedVisit[]): string {
   return `${first.of.machine.tag} on ${day} is in the book.`;
 }
 
+/** Changes several visits, each of its machine, as one change. */
+function changeAll(
+  run: Commands<VisitIssue>["run"],
+  name: string,
+  all: readonly (readonly [ListedVisit, OnMachine])[],
+  words: string,
+): Promise<Saved | null> {
+  const ids = [...new Set(all.map(([{ of }]) => of.machine.id))];
+  const each: Command<readonly Slices[], VisitIssue> = (slices, context) => {
+    const of = new Map(slices.map((slice) => [slice.machines[0].id, slice]));
+    const results = all.flatMap(([visit, change]) => {
+      const slice = of.get(visit.of.machine.id);
+      return slice === undefined ? [] : [change(slice, context)];
+    });
+    return joined(name, results);
+  };
+  return run((storage, around) => storage.performOn(ids, VISIT_NEEDS, each, around), words);
+}
+
+const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
+const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
+const its = (visit: ListedVisit): string => `${tagOf(visit)} on ${on(visit.planned.day)}`;
+
+/** Makes a change of one visit under a name, and tells of it; answers whether it is saved. */
+type ChangeOne = (
+  visit: ListedVisit,
+  name: string,
+  change: OnMachine,
+  words: string,
+) => Promise<boolean>;
+
+/** What can be done with one visit, whether it is of the book or only proposed. */
+function changesOfOne(one: ChangeOne): Omit<VisitChanges, "accept" | "moveAll" | "failure"> {
+  /** Only of a visit of the book. */
+  const held = (
+    visit: ListedVisit,
+    name: string,
+    change: (seen: Visit) => OnMachine,
+    words: string,
+  ): Promise<boolean> => {
+    const { visit: seen } = visit.planned;
+    return seen === null ? Promise.resolve(false) : one(visit, name, change(seen), words);
+  };
+  return {
+    move: (visit, day) =>
+      one(visit, "move-visit", moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
+    pin: (visit, isPinned) => {
+      const words = `${tagOf(visit)} is pinned to ${on(visit.planned.day)}.`;
+      const change = pinned(visit, isPinned);
+      return one(visit, "pin-visit", change, isPinned ? words : "No longer pinned.");
+    },
+    add: (visit, task, turn) =>
+      one(visit, "add-to-visit", withTask(visit, task, turn), `Added to ${its(visit)}.`),
+    leaveOut: (visit, task) =>
+      one(visit, "leave-out-of-visit", withoutTask(visit, task), `Left out of ${its(visit)}.`),
+    split: (visit, tasks, day) =>
+      one(visit, "split-visit", parted(visit, tasks, day), `${tagOf(visit)} has two visits now.`),
+    note: (visit, note) => {
+      const change =
+        (seen: Visit): OnMachine =>
+        (slice) =>
+          noteVisit(slice, seen, note);
+      return held(visit, "note-visit", change, "The note is kept.");
+    },
+    drop: (visit) => {
+      const change =
+        (seen: Visit): OnMachine =>
+        (slice) =>
+          dropVisit(slice, seen);
+      return held(visit, "drop-visit", change, `${tagOf(visit)} is planned anew.`);
+    },
+  };
+}
+
 /** The way to change the visits of the open book. `onAccepted` is told what a visit that was only proposed is called once the book holds it. */
 export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges {
-  const { apply: make, failure } = useApply();
-  const apply = async (change: Change, words: string): Promise<boolean> => {
-    const isSaved = await make(change, words);
-    const [first] = change.records;
-    if (isSaved && change.command === "accept-visit" && first !== undefined) onAccepted?.(first.id);
-    return isSaved;
+  const { run, failure } = useCommands(visitIssueWords);
+  const one: ChangeOne = async (visit, name, change, words) => {
+    const isNew = visit.planned.visit === null;
+    const saved = await changeAll(run, isNew ? "accept-visit" : name, [[visit, change]], words);
+    const [first] = saved?.change.records ?? [];
+    if (isNew && first !== undefined) onAccepted?.(first.id);
+    return saved !== null;
   };
-  const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
-  const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
-  const applyHeld = (
-    { planned }: ListedVisit,
-    change: (held: Visit) => Change,
+  const several = async (
+    name: string,
+    all: readonly (readonly [ListedVisit, OnMachine])[],
     words: string,
-  ): Promise<boolean> =>
-    planned.visit === null ? Promise.resolve(false) : apply(change(planned.visit), words);
+  ): Promise<boolean> => (await changeAll(run, name, all, words)) !== null;
   return {
     failure,
-    // Of several none is the one in hand.
-    accept: (visits) =>
-      (visits.length === 1 ? apply : make)(acceptedAll(visits), acceptedWords(visits)),
-    move: (visit, day) => apply(moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
-    moveAll: (moves) => make(movedAll(moves), movedWords(moves)),
-    pin: (visit, isPinned) => {
-      const { visit: held } = visit.planned;
-      const change = held === null ? accepted(visit, { isPinned }) : pinVisit(held, isPinned);
-      const day = on(visit.planned.day);
-      return apply(change, isPinned ? `${tagOf(visit)} is pinned to ${day}.` : "No longer pinned.");
+    ...changesOfOne(one),
+    accept: (visits) => {
+      const words = acceptedWords(visits);
+      const [first] = visits;
+      // Of several none is the one in hand.
+      if (visits.length === 1 && first !== undefined) {
+        return one(first, "accept-visit", accepted(first, {}), words);
+      }
+      const all = visits.map((visit) => [visit, accepted(visit, {})] as const);
+      return several("accept-visit", all, words);
     },
-    add: (visit, task, turn) => {
-      const { visit: held } = visit.planned;
-      const tasks = [...tasksOf(visit), task];
-      const turns = [...visit.turns, ...(turn === null ? [] : [turn])];
-      const change =
-        held === null
-          ? accepted(visit, { tasks, turns })
-          : addToVisit(held, task, turn?.number ?? null, contextOf(visit));
-      return apply(change, `Added to ${tagOf(visit)} on ${on(visit.planned.day)}.`);
+    moveAll: (moves) => {
+      const all = moves.map(({ visit, day }) => [visit, moved(visit, day)] as const);
+      return several("move-visit", all, movedWords(moves));
     },
-    leaveOut: (visit, task) => {
-      const { visit: held } = visit.planned;
-      const tasks = tasksOf(visit).filter((one) => one !== task);
-      const change =
-        held === null ? accepted(visit, { tasks, without: [task] }) : leaveOut(held, task);
-      return apply(change, `Left out of ${tagOf(visit)} on ${on(visit.planned.day)}.`);
-    },
-    split: (visit, tasks, day) => {
-      const change = parted(visit, tasks, day);
-      return apply(change, `${tagOf(visit)} has two visits now.`);
-    },
-    note: (visit, note) => applyHeld(visit, (held) => noteVisit(held, note), "The note is kept."),
-    drop: (visit) => applyHeld(visit, dropVisit, `${tagOf(visit)} is planned anew.`),
   };
 }

@@ -263,7 +263,7 @@ test("it is pinned, says something, and is dropped", async () => {
 
 test("what stands in the way of a change is said, and nothing is lost", async () => {
   const panel = await show("07");
-  openStorage().apply = () => Promise.reject(new Error("the disk is full"));
+  openStorage().performOn = () => Promise.reject(new Error("the disk is full"));
   await user.click(button(panel, "Accept"));
   const alert = await within(panel).findByText(/It was not saved: .*/);
   expect(alert).toHaveAttribute("role", "alert");

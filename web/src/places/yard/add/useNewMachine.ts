@@ -1,13 +1,9 @@
 import { addMachine, namingIssues, vinDoubt, type MachineIssue } from "@yonderfell/core";
 import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
-import { notifyChange } from "../../../app/notify.js";
-import { surroundings, useBook } from "../../../app/openBook.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { useAppSelector } from "../../../app/store.js";
-import { noteChange } from "../../../app/usePerform.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { errorWords } from "../../../words/errorWords.js";
 import { machineIssueWords, vinDoubtWords } from "../../../words/machineWords.js";
 import { machinePath } from "../MachineFrame.js";
 import {
@@ -53,9 +49,8 @@ function problemsOf(issues: readonly MachineIssue[]): NamingProblems {
 
 /** Fills in the sheet of a new machine and saves it in one change. */
 export function useNewMachine(): NewMachineState {
-  const { storage } = useBook();
   const navigate = useNavigate();
-  const once = useOneAtATime();
+  const { run, failure } = useCommands<MachineIssue>(machineIssueWords);
   const machines = useAppSelector((state) => state.board.machines);
   const proposed = nextNumber(machines.map(({ machine }) => machine.tag));
   const form = useModel(() => emptySheet(proposed));
@@ -80,28 +75,28 @@ export function useNewMachine(): NewMachineState {
     );
     setProblems(problemsOf(named));
     if (wrong !== "" || named.length > 0) return setTried((times) => times + 1);
-    const result = await storage.performShared<MachineIssue>(
-      (shared, context) => addMachine(shared, input, context),
-      surroundings(),
+    await run(
+      (storage, around) =>
+        storage.performShared(
+          ["machines"],
+          (shared, context) => addMachine(shared, input, context),
+          around,
+        ),
+      `${model.tag.trim()} ${model.name.trim()} is in the Yard.`,
+      ({ change }) => {
+        const added = change.records.find(({ section }) => section === "machines");
+        return navigate(machinePath(added?.id ?? "", "/plan"));
+      },
     );
-    if (!result.ok) return setProblem(result.issues.map(machineIssueWords).join(" "));
-    noteChange(result.value);
-    notifyChange(`${model.tag.trim()} ${model.name.trim()} is in the Yard.`);
-    const added = result.value.change.records.find(({ section }) => section === "machines");
-    await navigate(machinePath(added?.id ?? "", "/plan"));
   };
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    void once(() =>
-      write().catch((error: unknown) =>
-        setProblem(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
-      ),
-    );
+    void write();
   };
   const doubt = model.vin.trim() === "" ? null : vinDoubt(model.vin);
   return {
     form,
-    problem,
+    problem: problem === "" ? failure : problem,
     problems,
     tried,
     vinRemark: doubt === null ? "" : vinDoubtWords(doubt),

@@ -1,8 +1,8 @@
-import { assignMachines, type BoardMachine, type Place } from "@yonderfell/core";
+import { assignMachines, type AssignIssue, type BoardMachine, type Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, useRef, type ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
-import { useApply } from "../../../app/useApply.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import { useModel } from "../../../ui/useModel.js";
@@ -35,20 +35,29 @@ export function AssignBar({
   const { storage } = useBook();
   const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
   const { model, field, set } = useModel(() => LEFT_AS_IT_IS);
-  const { apply, failure, fail } = useApply();
+  const { run, failure } = useCommands<AssignIssue>(() => "They have all of this already.");
   const given = assignmentOf(model);
   // What opened it is gone, and what gives is not to be pressed again at once: it has their focus.
   const bar = useRef<HTMLElement>(null);
   useEffect(() => bar.current?.focus({ preventScroll: true }), []);
   const give = async (): Promise<void> => {
-    // As stored and not as on the board: what is saved is compared with it.
-    const stored = (await storage.list("machines")).filter(({ id }) => chosen.has(id));
-    const change = assignMachines(stored, given);
-    if (change.records.length === 0) return fail("They have all of this already.");
-    const words = `Saved: ${counted(change.records.length, "machine")} changed.`;
-    if (!(await apply(change, words))) return;
-    set(LEFT_AS_IT_IS);
-    bar.current?.focus({ preventScroll: true });
+    await run(
+      (_, around) =>
+        storage.performShared(
+          ["machines"],
+          ({ machines }) =>
+            assignMachines(
+              machines.filter(({ id }) => chosen.has(id)),
+              given,
+            ),
+          around,
+        ),
+      ({ change }) => `Saved: ${counted(change.records.length, "machine")} changed.`,
+      () => {
+        set(LEFT_AS_IT_IS);
+        bar.current?.focus({ preventScroll: true });
+      },
+    );
   };
   return (
     <section

@@ -7,20 +7,18 @@ import {
   takeOutOfService,
   type Machine,
   type ServiceIssue,
+  type Slice,
 } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState, type FormEvent, type ReactElement } from "react";
-import { notifyChange } from "../../../app/notify.js";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
-import { usePerform } from "../../../app/usePerform.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import type { MachineCommand } from "../../../data/bookStorage.js";
+import { useCommands } from "../../../app/useCommands.js";
+import type { Command } from "../../../data/bookStorage.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { TextField } from "../../../ui/fields.js";
 import { useModel } from "../../../ui/useModel.js";
-import { errorWords } from "../../../words/errorWords.js";
 import { fullDate } from "../../../words/format.js";
 import { serviceIssueWords } from "../../../words/machineWords.js";
 
@@ -104,27 +102,12 @@ function StandingForm({
 /** Runs a command on whether a machine may be used, and says what stood in its way. */
 function useStanding(machine: Machine): {
   readonly problem: string;
-  readonly run: (command: MachineCommand<ServiceIssue>, words: string) => void;
+  readonly run: (command: Command<Slice, ServiceIssue>, words: string) => void;
 } {
-  const perform = usePerform();
-  const once = useOneAtATime();
-  const [problem, setProblem] = useState("");
-  const write = async (command: MachineCommand<ServiceIssue>, words: string): Promise<void> => {
-    const result = await perform(machine.id, command);
-    const [issue] = result.ok ? [] : result.issues;
-    if (issue === undefined) {
-      setProblem("");
-      notifyChange(words);
-    } else {
-      const isGone = issue.code === "machine-missing";
-      setProblem(isGone ? "The machine is no longer in the book." : serviceIssueWords(issue));
-    }
+  const { run, failure } = useCommands(serviceIssueWords);
+  return {
+    problem: failure,
+    run: (command, words) =>
+      void run((storage, around) => storage.perform(machine.id, [], command, around), words),
   };
-  const run = (command: MachineCommand<ServiceIssue>, words: string): void =>
-    void once(() =>
-      write(command, words).catch((error: unknown) =>
-        setProblem(`It was not saved: ${errorWords(error)}. What you typed is still here.`),
-      ),
-    );
-  return { problem, run };
 }

@@ -1,37 +1,30 @@
-import type { FigureIssue, MachineId, Meter, MeterIssue } from "@yonderfell/core";
-import { useState } from "react";
-import { notifyChange } from "../../../app/notify.js";
+import {
+  BOOK_NEEDS,
+  type FigureIssue,
+  type MachineId,
+  type Meter,
+  type MeterIssue,
+} from "@yonderfell/core";
 import { useAppSelector } from "../../../app/store.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { usePerform } from "../../../app/usePerform.js";
-import type { MachineCommand, MachineMissing } from "../../../data/bookStorage.js";
-import { errorWords } from "../../../words/errorWords.js";
+import { useCommands } from "../../../app/useCommands.js";
+import type { MachineCommand } from "../../../data/bookStorage.js";
 import { meterIssueWords } from "../../../words/machineWords.js";
 import { figureIssueWords } from "../../../words/readingWords.js";
 
-type Issue = MeterIssue | FigureIssue | MachineMissing;
+type Issue = MeterIssue | FigureIssue;
 
 /** The way to run commands on a machine's meters. */
 export interface MeterCommandState {
   /** What stood in the way of the last, empty where nothing did. */
   readonly problem: string;
-  readonly run: (
-    command: MachineCommand<MeterIssue | FigureIssue>,
-    words: string,
-    onSaved: () => void,
-  ) => void;
+  readonly run: (command: MachineCommand<Issue>, words: string, onSaved: () => void) => void;
 }
 
 /** Runs commands on a machine's meters and says what stood in the way. */
 export function useMeterCommand(machine: MachineId, meter?: Meter): MeterCommandState {
-  const perform = usePerform();
-  const once = useOneAtATime();
   const today = useAppSelector((state) => state.session.today);
-  const [problem, setProblem] = useState("");
-  const wordsFor = (issue: Issue): string => {
+  const { run, failure } = useCommands((issue: Issue): string => {
     switch (issue.code) {
-      case "machine-missing":
-        return "The machine is no longer in the book.";
       case "name-missing":
       case "name-taken":
       case "figures-would-not-agree":
@@ -47,19 +40,14 @@ export function useMeterCommand(machine: MachineId, meter?: Meter): MeterCommand
       case "change-in-the-way":
         return meter === undefined ? "" : figureIssueWords(issue, meter, today);
     }
+  });
+  return {
+    problem: failure,
+    run: (command, words, onSaved) =>
+      void run(
+        (storage, around) => storage.perform(machine, BOOK_NEEDS, command, around),
+        words,
+        onSaved,
+      ),
   };
-  const run: MeterCommandState["run"] = (command, words, onSaved) =>
-    void once(async () => {
-      try {
-        const result = await perform(machine, command);
-        const [issue] = result.ok ? [] : result.issues;
-        setProblem(issue === undefined ? "" : wordsFor(issue));
-        if (issue !== undefined) return;
-        notifyChange(words);
-        onSaved();
-      } catch (error) {
-        setProblem(`It was not saved: ${errorWords(error)}. What you typed is still here.`);
-      }
-    });
-  return { problem, run };
 }

@@ -1,10 +1,10 @@
-import { timeTasks, untimedTasks, type UntimedTasks } from "@yonderfell/core";
+import { timeTasks, untimedTasks, type TimeIssue, type UntimedTasks } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useRef, useState, type FormEvent, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
-import { useApply } from "../../../app/useApply.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { Page } from "../../../ui/Page.js";
@@ -46,8 +46,7 @@ export default function MinutesPage(): ReactElement {
 
 /** The minutes as they are typed, and what keeps them. */
 function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
-  const { storage } = useBook();
-  const { apply, failure, fail } = useApply();
+  const { run, failure, fail } = useCommands<TimeIssue>(() => "Say how long one of them takes.");
   const [typed, setTyped] = useState<ReadonlyMap<string, string>>(new Map());
   const shown = groups.slice(0, AT_ONCE);
   const textOf = ({ key }: UntimedTasks): string => typed.get(key) ?? "";
@@ -61,15 +60,24 @@ function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
     const wrong = shown.find((group) => minutesProblem(textOf(group)) !== "");
     if (wrong !== undefined) return fail(`Put right how long ${wrong.name} takes first.`);
     const ids = new Set<string>(said.flatMap(({ group }) => group.tasks.map(({ id }) => id)));
-    const stored = (await storage.list("tasks")).filter(({ id }) => ids.has(id));
-    const change = timeTasks(
-      stored,
-      new Map(said.map(({ group, minutes }) => [group.key, minutes])),
+    const minutesByKey = new Map(said.map(({ group, minutes }) => [group.key, minutes]));
+    await run(
+      (storage, around) =>
+        storage.performShared(
+          ["tasks"],
+          ({ tasks }) =>
+            timeTasks(
+              tasks.filter(({ id }) => ids.has(id)),
+              minutesByKey,
+            ),
+          around,
+        ),
+      ({ change }) => `Saved: minutes of ${counted(change.records.length, "task")}.`,
+      () => {
+        setTyped(new Map());
+        onSaved();
+      },
     );
-    const words = `Saved: minutes of ${counted(change.records.length, "task")}.`;
-    if (!(await apply(change, words))) return;
-    setTyped(new Map());
-    onSaved();
   };
   const type = (key: string, text: string): void => setTyped(new Map(typed).set(key, text));
   return { shown, textOf, type, count, save, failure };

@@ -13,7 +13,7 @@ import {
 import { useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { useAppSelector } from "../../../app/store.js";
-import { usePerform } from "../../../app/usePerform.js";
+import { nothingRefused, useCommands } from "../../../app/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
@@ -144,21 +144,24 @@ function Finish({
   readonly book: MachineBook;
   readonly isDecided: boolean;
 }): ReactElement | null {
-  const perform = usePerform();
+  const { run, failure } = useCommands(nothingRefused);
   const navigate = useNavigate();
   const [machine] = book.machines;
   if ((machine.baseline?.finished ?? null) !== null) return null;
-  const finish = async (): Promise<void> => {
-    const result = await perform(machine.id, finishBaseline);
-    if (result.ok) await navigate(machinePath(machine.id, "/plan"));
-  };
+  const finish = (): void =>
+    void run(
+      (storage, around) => storage.perform(machine.id, [], finishBaseline, around),
+      "",
+      () => navigate(machinePath(machine.id, "/plan")),
+    );
   return (
-    <button
-      type="button"
-      className={isDecided ? PRIMARY_BUTTON : QUIET_BUTTON}
-      onClick={() => void finish()}
-    >
-      {isDecided ? "It is taken on" : "Leave the rest unknown: it is taken on"}
-    </button>
+    <>
+      <button type="button" className={isDecided ? PRIMARY_BUTTON : QUIET_BUTTON} onClick={finish}>
+        {isDecided ? "It is taken on" : "Leave the rest unknown: it is taken on"}
+      </button>
+      <span role="alert" className="font-semibold text-due empty:hidden">
+        {failure}
+      </span>
+    </>
   );
 }

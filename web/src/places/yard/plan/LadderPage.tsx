@@ -13,18 +13,15 @@ import {
   type MeterId,
   type TaskId,
 } from "@yonderfell/core";
-import { useState, type FormEvent, type ReactElement } from "react";
+import { type FormEvent, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { notifyChange } from "../../../app/notify.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { usePerform } from "../../../app/usePerform.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { newId } from "../../../data/newId.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
 import { RowsField } from "../../../ui/RowsField.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { errorWords } from "../../../words/errorWords.js";
 import { amount } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
@@ -112,9 +109,9 @@ function LadderForm({
     return { name: before === "" ? "hours" : before, meter, every: typedFigure(every), rows };
   });
   const { model } = form;
-  const { write, failure } = useWriting(book, before);
   const plan = machinePath(machine.id, "/plan");
   const unit = meterUnit(machine, model.meter);
+  const { write, failure } = useWriting(book, before, unit);
   const figure = (text: string): number => meterFigure(text, unit) ?? Number.NaN;
   const save = (event: FormEvent): void => {
     event.preventDefault();
@@ -123,7 +120,7 @@ function LadderForm({
       minutes: minutes.trim() === "" ? null : meterFigure(minutes, "min"),
     }));
     const { name, meter, every } = model;
-    void write({ name, meter: meter as MeterId, every: figure(every), steps }, unit);
+    void write({ name, meter: meter as MeterId, every: figure(every), steps });
   };
   return (
     <form onSubmit={save} noValidate className="max-w-[60rem] space-y-4">
@@ -194,37 +191,31 @@ type Unit = "km" | "mi" | "h";
 function useWriting(
   book: MachineBook,
   before: string,
+  unit: Unit,
 ): {
-  readonly write: (input: LadderInput, unit: Unit) => Promise<void>;
+  readonly write: (input: LadderInput) => Promise<void>;
   readonly failure: string;
 } {
-  const perform = usePerform();
   const navigate = useNavigate();
-  const once = useOneAtATime();
-  const [failure, setFailure] = useState("");
+  const { run, failure } = useCommands<LadderIssue>((issue) => ladderIssueWords(issue, unit));
   const { id } = book.machines[0];
-  const writeNow = async (input: LadderInput, unit: Unit): Promise<void> => {
-    const result = await perform(id, (own, context) =>
-      writeLadder(own, input, before === "" ? null : before, context),
+  const write = async (input: LadderInput): Promise<void> => {
+    await run(
+      (storage, around) =>
+        storage.perform(
+          id,
+          ["tasks"],
+          (own, context) => writeLadder(own, input, before === "" ? null : before, context),
+          around,
+        ),
+      "The ladder is saved.",
+      () => navigate(machinePath(id, "/plan")),
     );
-    const [issue] = result.ok ? [] : result.issues;
-    if (issue !== undefined) return setFailure(ladderIssueWords(issue, unit));
-    notifyChange("The ladder is saved.");
-    await navigate(machinePath(id, "/plan"));
   };
-  const write = (input: LadderInput, unit: Unit): Promise<void> =>
-    once(() =>
-      writeNow(input, unit).catch((error: unknown) =>
-        setFailure(`It was not saved: ${errorWords(error)}.`),
-      ),
-    );
   return { write, failure };
 }
 
-function ladderIssueWords(
-  issue: LadderIssue | { readonly code: "machine-missing" },
-  unit: Unit,
-): string {
+function ladderIssueWords(issue: LadderIssue, unit: Unit): string {
   switch (issue.code) {
     case "name-missing":
       return "Give the ladder a name.";
@@ -240,7 +231,5 @@ function ladderIssueWords(
         : "Each step needs its figure.";
     case "two-steps-at":
       return `Two steps stand at ${amount(issue.at, unit)}; put them together.`;
-    case "machine-missing":
-      return "The machine is no longer in the book.";
   }
 }

@@ -1,6 +1,8 @@
 import {
+  BOOK_NEEDS,
   noteReminder,
   reminderStates,
+  type LogWorkIssue,
   type MachineBook,
   type Reminder,
   type ReminderFactCode,
@@ -10,11 +12,9 @@ import {
 import { Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { notifyChange } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
-import { usePerform } from "../../../app/usePerform.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { errorWords } from "../../../words/errorWords.js";
 import { shortDate } from "../../../words/format.js";
 import { ReminderForm } from "./ReminderForm.js";
 import { Term } from "../../../ui/Term.js";
@@ -203,19 +203,19 @@ function useNoting(book: MachineBook): {
   readonly note: (code: string, fact: ReminderFactCode) => Promise<void>;
   readonly failure: string;
 } {
-  const perform = usePerform();
   const today = useAppSelector((state) => state.session.today);
-  const [failure, setFailure] = useState("");
+  const { run, failure } = useCommands<LogWorkIssue>(() => "It was not noted: look at the day.");
   const note = async (code: string, fact: ReminderFactCode): Promise<void> => {
-    try {
-      const result = await perform(book.machines[0].id, (own, context) =>
-        noteReminder(own, code, fact, today, context),
-      );
-      setFailure(result.ok ? "" : "It was not noted: the machine is no longer in the book.");
-      if (result.ok) notifyChange("Noted.");
-    } catch (error) {
-      setFailure(`It was not noted: ${errorWords(error)}.`);
-    }
+    await run(
+      (storage, around) =>
+        storage.perform(
+          book.machines[0].id,
+          BOOK_NEEDS,
+          (own, context) => noteReminder(own, code, fact, today, context),
+          around,
+        ),
+      "Noted.",
+    );
   };
   return { note, failure };
 }

@@ -1,8 +1,10 @@
 import {
   applyPlan,
+  BOOK_NEEDS,
   planOffers,
   planOfMachine,
   plansFor,
+  type ApplyPlanIssue,
   type Machine,
   type MachineBook,
   type MachineId,
@@ -13,15 +15,12 @@ import {
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type FormEvent, type ReactElement } from "react";
 import { useNavigate } from "react-router";
-import { notifyChange } from "../../../app/notify.js";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { usePerform } from "../../../app/usePerform.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { CheckField, SelectField } from "../../../ui/fields.js";
-import { errorWords } from "../../../words/errorWords.js";
 import { counted } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
@@ -141,25 +140,28 @@ function useTaking(
   book: MachineBook,
   plan: Plan,
 ): { readonly take: (chosen: ReadonlySet<string>) => Promise<void>; readonly failure: string } {
-  const perform = usePerform();
   const navigate = useNavigate();
-  const once = useOneAtATime();
-  const [failure, setFailure] = useState("");
+  const { run, failure } = useCommands<ApplyPlanIssue>(
+    (issue) => `Not taken: ${applyIssueWords(issue, plan)}`,
+  );
   const { id } = book.machines[0];
-  const takeNow = async (chosen: ReadonlySet<string>): Promise<void> => {
-    const result = await perform(id, (own, context) => applyPlan(own, plan, chosen, context));
-    const [issue] = result.ok ? [] : result.issues;
-    if (issue !== undefined) return setFailure(`Not taken: ${applyIssueWords(issue, plan)}`);
-    notifyChange(`${counted(chosen.size, "task")} taken.`);
-    // A machine past the first turns of what it was given is taken on: what they start from is asked first.
-    const isTakenOn =
-      result.ok && result.value.change.records.some(({ section }) => section === "machines");
-    await navigate(machinePath(id, isTakenOn ? "/plan/baseline" : "/plan"));
-  };
-  const take = (chosen: ReadonlySet<string>): Promise<void> =>
-    once(() =>
-      takeNow(chosen).catch((error: unknown) => setFailure(`Not taken: ${errorWords(error)}.`)),
+  const take = async (chosen: ReadonlySet<string>): Promise<void> => {
+    await run(
+      (storage, around) =>
+        storage.perform(
+          id,
+          BOOK_NEEDS,
+          (own, context) => applyPlan(own, plan, chosen, context),
+          around,
+        ),
+      `${counted(chosen.size, "task")} taken.`,
+      ({ change }) => {
+        // A machine past the first turns of what it was given is taken on: what they start from is asked first.
+        const isTakenOn = change.records.some(({ section }) => section === "machines");
+        return navigate(machinePath(id, isTakenOn ? "/plan/baseline" : "/plan"));
+      },
     );
+  };
   return { take, failure };
 }
 

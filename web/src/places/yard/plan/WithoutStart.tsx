@@ -2,7 +2,7 @@ import { takeOnMachine, tasksWithoutStart, type MachineBook } from "@yonderfell/
 import type { ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { useAppSelector } from "../../../app/store.js";
-import { usePerform } from "../../../app/usePerform.js";
+import { nothingRefused, useCommands } from "../../../app/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { machinePath } from "../MachineFrame.js";
@@ -12,21 +12,26 @@ export function WithoutStart({ book }: { readonly book: MachineBook }): ReactEle
   const today = useAppSelector((state) => state.session.today);
   const lacking = tasksWithoutStart(book, today);
   const [machine] = book.machines;
-  const perform = usePerform();
+  const { run, failure } = useCommands(nothingRefused);
   const navigate = useNavigate();
   if (lacking.length === 0) return null;
-  const takeOn = async (): Promise<void> => {
-    const result = await perform(machine.id, takeOnMachine);
-    if (result.ok) await navigate(machinePath(machine.id, "/plan/baseline"));
-  };
+  const takeOn = (): void =>
+    void run(
+      (storage, around) => storage.perform(machine.id, [], takeOnMachine, around),
+      "",
+      () => navigate(machinePath(machine.id, "/plan/baseline")),
+    );
   return (
     <p className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-rule py-2">
       <span>
         {`${counted(lacking.length, "task")} without any record ${lacking.length === 1 ? "counts" : "count"} from when it was new.`}
       </span>
-      <button type="button" className={`${QUIET_BUTTON} ml-auto`} onClick={() => void takeOn()}>
+      <button type="button" className={`${QUIET_BUTTON} ml-auto`} onClick={takeOn}>
         Say what they start from
       </button>
+      <span role="alert" className="font-semibold text-due empty:hidden">
+        {failure}
+      </span>
     </p>
   );
 }

@@ -30,10 +30,7 @@ function words(issue: NotApplicable, nameOf: (key: string) => string): string {
 }
 
 /** What stands in the way of taking tasks from a plan. */
-export function applyIssueWords(
-  issue: ApplyPlanIssue | { readonly code: "machine-missing" },
-  plan: Plan,
-): string {
+export function applyIssueWords(issue: ApplyPlanIssue, plan: Plan): string {
   switch (issue.code) {
     case "nothing-chosen":
       return "choose a task.";
@@ -42,8 +39,6 @@ export function applyIssueWords(
         plan.tasks.find((one) => one.key === key)?.name ?? key;
       return `${issue.task}: ${words(issue.why, nameOf)}`;
     }
-    case "machine-missing":
-      return "the machine is no longer in the book.";
   }
 }
 

@@ -1,15 +1,13 @@
 import {
+  BOOK_NEEDS,
   decideBaseline,
   type BaselineDecision,
+  type BaselineIssue,
   type BoardMachine,
   type TaskId,
 } from "@yonderfell/core";
-import { useState } from "react";
-import { notifyChange } from "../../../app/notify.js";
 import { useAppSelector } from "../../../app/store.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { usePerform } from "../../../app/usePerform.js";
-import { errorWords } from "../../../words/errorWords.js";
+import { useCommands } from "../../../app/useCommands.js";
 import { logIssueWords } from "../../../words/logWords.js";
 
 /** The way to decide what some tasks of a machine start from; answers whether it is decided. `name` is what is told of. */
@@ -18,26 +16,22 @@ export function useDeciding(
   name: string,
   machine: BoardMachine,
 ): { readonly decide: (decision: BaselineDecision) => Promise<boolean>; readonly failure: string } {
-  const perform = usePerform();
-  const once = useOneAtATime();
   const today = useAppSelector((state) => state.session.today);
-  const [failure, setFailure] = useState("");
+  const { run, failure } = useCommands<BaselineIssue>((issue) =>
+    logIssueWords(issue, machine, today),
+  );
   const decide = async (decision: BaselineDecision): Promise<boolean> => {
-    let isDecided = false;
-    await once(async () => {
-      try {
-        const result = await perform(machine.machine.id, (book, context) =>
-          decideBaseline(book, tasks, decision, context),
-        );
-        const [issue] = result.ok ? [] : result.issues;
-        setFailure(issue === undefined ? "" : logIssueWords(issue, machine, today));
-        isDecided = result.ok;
-        if (result.ok) notifyChange(`${name}: decided.`);
-      } catch (error) {
-        setFailure(`It was not saved: ${errorWords(error)}.`);
-      }
-    });
-    return isDecided;
+    const saved = await run(
+      (storage, around) =>
+        storage.perform(
+          machine.machine.id,
+          BOOK_NEEDS,
+          (book, context) => decideBaseline(book, tasks, decision, context),
+          around,
+        ),
+      `${name}: decided.`,
+    );
+    return saved !== null;
   };
   return { decide, failure };
 }

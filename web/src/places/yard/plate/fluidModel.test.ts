@@ -17,7 +17,7 @@ test("every fluid of Skarrow Vale comes out of the form as it went in", () => {
     expect(codes).toEqual(fluid.codes ?? []);
     expect(product).toBe(fluid.product ?? null);
     expect(modelOfFluid(back)).toEqual(modelOfFluid(fluid));
-    expect(keepRecord("fluids", fluid, back).ok).toBe(true);
+    expect(keepRecord([fluid], "fluids", fluid, back).ok).toBe(true);
   }
 });
 

@@ -11,7 +11,7 @@ import { notifyChange } from "../../../app/notify.js";
 import { surroundings, useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { noteChange } from "../../../app/usePerform.js";
+import { noteChange } from "../../../app/noteChange.js";
 import type { MachineCommand, MachineMissing } from "../../../data/bookStorage.js";
 import { readingsIn } from "../../../words/changeWords.js";
 import { errorWords } from "../../../words/errorWords.js";

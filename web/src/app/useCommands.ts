@@ -1,0 +1,78 @@
+import type { Result } from "@yonderfell/core";
+import { useCallback, useState } from "react";
+import type { BookStorage, CommonRefusal, Saved, Surroundings } from "../data/bookStorage.js";
+import { errorWords } from "../words/errorWords.js";
+import { refusalWords } from "../words/refusalWords.js";
+import { noteChange } from "./noteChange.js";
+import { notifyChange } from "./notify.js";
+import { surroundings, useBook } from "./openBook.js";
+import { useOneAtATime } from "./useOneAtATime.js";
+
+/** Runs a command in the storage: on a machine, on several, or on the book. */
+type Act<Issue> = (
+  storage: BookStorage,
+  around: Surroundings,
+) => Promise<Result<Saved, Issue | CommonRefusal>>;
+
+/** What a person is told once it is saved; nothing where it is empty. */
+type Told = string | ((saved: Saved) => string);
+
+/** What is done once a change is durable, before another may be made: a way to go, say. */
+type Then = (saved: Saved) => void | Promise<unknown>;
+
+/** The way to run commands on the open book. */
+export interface Commands<Issue> {
+  /**
+   * Runs a command unless an earlier one is still under way, and tells of it once it is durable; it can be taken back then. Answers what was saved, null where nothing was.
+   */
+  readonly run: (act: Act<Issue>, told: Told, then?: Then) => Promise<Saved | null>;
+  /** What stood in the way of the last, empty where nothing did. */
+  readonly failure: string;
+  readonly fail: (words: string) => void;
+}
+
+const isCommon = (issue: { readonly code: string }): issue is CommonRefusal =>
+  ["machine-missing", "changed-elsewhere", "still-needed"].includes(issue.code);
+
+/** The words of commands that refuse nothing of their own. */
+export const nothingRefused = (_: never): string => "";
+
+/** Runs commands one at a time and says in words what stood in the way; `wordsOf` words what the commands themselves refuse. */
+export function useCommands<Issue extends { readonly code: string } = never>(
+  wordsOf: (issue: Issue) => string,
+): Commands<Issue> {
+  const { storage } = useBook();
+  const once = useOneAtATime();
+  const [failure, fail] = useState("");
+  const run = useCallback<Commands<Issue>["run"]>(
+    async (act, told, then) => {
+      let saved: Saved | null = null;
+      await once(async () => {
+        try {
+          const result = await act(storage, surroundings());
+          if (!result.ok) {
+            const [issue] = result.issues;
+            if (issue === undefined) return fail("");
+            const words = isCommon(issue) ? `Not saved: ${refusalWords(issue)}` : wordsOf(issue);
+            return fail(words);
+          }
+          saved = result.value;
+        } catch (error) {
+          return fail(`It was not saved: ${errorWords(error)}. What you typed is still here.`);
+        }
+        noteChange(saved);
+        fail("");
+        const words = typeof told === "string" ? told : told(saved);
+        if (words !== "") notifyChange(words);
+        try {
+          await then?.(saved);
+        } catch (error) {
+          fail(`It is saved, but then something went wrong: ${errorWords(error)}.`);
+        }
+      });
+      return saved;
+    },
+    [once, storage, wordsOf],
+  );
+  return { run, failure, fail };
+}
