@@ -54,7 +54,7 @@ test("each tab keeps the book it has open", async () => {
   const { page, address } = app();
   const other = await anotherTab(page);
   await other.goto(`${address}books`);
-  await other.waitForSelector("form input");
+  await other.waitForSelector("form input", { visible: true });
   await other.type("form input", "Home garage");
   await Promise.all([other.waitForNavigation(), other.keyboard.press("Enter")]);
   await waitForWords(other, "Add the first machine");

@@ -1,3 +1,4 @@
+import { fileURLToPath } from "node:url";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vite";
@@ -23,6 +24,13 @@ const manifest = {
   ],
 };
 
+/** The storage library is a file of its own, the same for the page and for its workers: it is fetched once. */
+const ONE_DEXIE = {
+  codeSplitting: { groups: [{ name: "dexie", test: /node_modules\/dexie\// }] },
+  topLevelVar: true,
+  comments: false,
+};
+
 export default defineConfig({
   plugins: [
     react(),
@@ -43,13 +51,17 @@ export default defineConfig({
       },
     }),
   ],
-  // Its build for browsers of today: the one its package gives is written for those of ten years ago.
-  resolve: { alias: [{ find: /^dexie$/, replacement: "dexie/dist/modern/dexie.mjs" }] },
-  worker: { format: "es" },
+  resolve: {
+    alias: [
+      { find: /^dexie$/, replacement: fileURLToPath(new URL("vite/dexie.mjs", import.meta.url)) },
+    ],
+  },
+  worker: { format: "es", rolldownOptions: { output: ONE_DEXIE } },
   build: {
     outDir: "dist",
     target: "es2023",
     manifest: true,
+    rolldownOptions: { output: ONE_DEXIE },
     // Fonts stay files of their own: the security policy allows no data addresses.
     assetsInlineLimit: 0,
   },

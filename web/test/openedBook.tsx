@@ -3,13 +3,14 @@ import { configure } from "@testing-library/react";
 import { act, type ReactElement, type ReactNode } from "react";
 import { Provider } from "react-redux";
 import { MemoryRouter } from "react-router";
-import { boardUpdated } from "../src/app/board.js";
+import { board } from "../src/app/board.js";
 import { boardLookedAt, WHOLE_BOARD } from "../src/app/boardLook.js";
 import { dayCame } from "../src/app/session.js";
 import { store } from "../src/app/store.js";
-import { visitsClosed, visitsUpdated } from "../src/app/visits.js";
+import { visits } from "../src/app/visits.js";
 import { MemoryStorage } from "../src/data/memoryStorage.js";
 import { VisitKeeper } from "../src/work/visitKeeper.js";
+import { refreshed } from "./refreshed.js";
 import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
 
 /**
@@ -38,17 +39,17 @@ export async function openBookInMemory(book: Book = BOOK): Promise<void> {
   around = countingSurroundings();
   store.dispatch(dayCame(TODAY));
   store.dispatch(boardLookedAt(WHOLE_BOARD));
-  store.dispatch(visitsClosed());
+  store.dispatch(visits.closed());
   const machines = reckonBoard(book, TODAY);
   const whole = { seq: 0, today: TODAY, isWhole: true, isCurrent: true, machines };
-  store.dispatch(boardUpdated(whole));
+  store.dispatch(board.updated(whole));
   await planVisits();
 }
 
 /** Has the visits planned anew, as the worker does after each change. */
 export async function planVisits(): Promise<void> {
-  const update = await keeper.refresh(TODAY);
-  if (update !== null) act(() => void store.dispatch(visitsUpdated(update)));
+  const update = await refreshed(keeper, TODAY);
+  if (update !== null) act(() => void store.dispatch(visits.updated(update)));
 }
 
 /** The visits that the open book holds, by id. */

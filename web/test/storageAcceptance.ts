@@ -5,6 +5,7 @@ import {
   correctEntry,
   logWork,
   put,
+  recordCount,
   reckonBoard,
   withdrawRecord,
   type Change,
@@ -55,6 +56,20 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
 
     test("gives back the book it was filled with", async () => {
       expect(await storage.everything()).toEqual(BOOK);
+    });
+
+    test("tells how many records are written as it is filled, and holds nothing where that ends it", async () => {
+      const other = await open();
+      const stop = (): void => {
+        throw new Error("ended by the person");
+      };
+      await expect(other.fill(BOOK, stop)).rejects.toThrow("ended by the person");
+      expect(Object.values(await other.counts()).some((count) => count > 0)).toBe(false);
+      const told: number[] = [];
+      await other.fill(BOOK, (count) => told.push(count));
+      expect(told.at(-1)).toBe(recordCount(BOOK));
+      expect(await other.everything()).toEqual(BOOK);
+      other.close();
     });
 
     test("refuses a second book and keeps the first", async () => {

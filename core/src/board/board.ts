@@ -7,7 +7,7 @@ import type { DatedSection } from "../book/records/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { dialFigure } from "../meter/figureDoubt.js";
 import type { Rate } from "../meter/rate.js";
-import type { MeterReckoning } from "../meter/reckonMeter.js";
+import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { reckonMachine, type MachineReckoning } from "../schedule/reckonMachine.js";
 import type { TaskReckoning } from "../schedule/reckonTask.js";
 
@@ -57,6 +57,18 @@ function boardMeter(reckoning: MeterReckoning): BoardMeter {
 /** The board's share of a reckoned machine: everything a screen shows, and no more. */
 function boardMachine({ machine, meters, tasks }: MachineReckoning): BoardMachine {
   return { machine, meters: meters.map(boardMeter), tasks };
+}
+
+/** The meters of all machines of a book on `today`, without what is due: machines in the order of the file. */
+export function reckonBookMeters(
+  book: Book,
+  today: DayNumber,
+): { readonly machine: Machine; readonly meters: readonly BoardMeter[] }[] {
+  const settings = settingsOf(book);
+  return [...recordsByMachine(book).values()].map((records) => ({
+    machine: records.machine,
+    meters: [...reckonMeters(records, settings, today).values()].map(boardMeter),
+  }));
 }
 
 /** A machine's book on the board on `today`. */

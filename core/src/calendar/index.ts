@@ -1,10 +1,1 @@
-export {
-  addDays,
-  dayFromParts,
-  type DayNumber,
-  dayOf,
-  daysBetween,
-  formatDay,
-  parseDay,
-  partsFromDay,
-} from "./dayNumber.js";
+export { addDays, dayFromParts, type DayNumber, dayOf, daysBetween, formatDay, parseDay, partsFromDay } from "./dayNumber.js";

@@ -1,4 +1,3 @@
-import { liveQuery } from "dexie";
 import { useLiveQuery } from "dexie-react-hooks";
 import { createContext, use, useEffect, useState, type ReactElement, type ReactNode } from "react";
 import type { BookStorage, Surroundings } from "../data/bookStorage.js";
@@ -6,14 +5,11 @@ import type { TakenOver } from "../data/dexieBoardSource.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
 import { bookById, type BookEntry } from "../data/registry.js";
-import { boardClient } from "../work/boardClient.js";
-import type { BoardUpdate } from "../work/boardKeeper.js";
-import type { KeeperListener } from "../work/keeperClient.js";
-import { errorWords } from "../words/errorWords.js";
-import { boardFailed, boardOpened, boardReckoning, boardUnchanged, boardUpdated } from "./board.js";
+import { useKept } from "../kept/useKept.js";
+import { board } from "./board.js";
 import { notifyFailure } from "./notify.js";
 import { storedUndo, storeUndo, undoRestored } from "./undo.js";
-import { store, useAppDispatch, useAppSelector, type AppDispatch } from "./store.js";
+import { store, useAppDispatch, useAppSelector } from "./store.js";
 
 /** The book that is open. */
 export interface OpenBook {
@@ -39,13 +35,8 @@ export function surroundings(): Surroundings {
   };
 }
 
-function listenerOf(dispatch: AppDispatch): KeeperListener<BoardUpdate> {
-  return {
-    onUpdate: (update) => dispatch(boardUpdated(update)),
-    onUnchanged: () => dispatch(boardUnchanged()),
-    onFailure: (reason) => dispatch(boardFailed(reason)),
-  };
-}
+const boardWorker = (): Worker =>
+  new Worker(new URL("../work/board.worker.ts", import.meta.url), { type: "module" });
 
 const TAKEN_OVER: Readonly<Record<TakenOver, string>> = {
   newer:
@@ -81,20 +72,8 @@ export function OpenBookProvider({
       kept = undo;
     });
   }, [dispatch, entry.database]);
-  useEffect(() => {
-    dispatch(boardOpened());
-    const client = boardClient(entry.database, listenerOf(dispatch));
-    const changes = liveQuery(() => storage.lastSeq()).subscribe({
-      next: () => {
-        dispatch(boardReckoning());
-        client.wake(today);
-      },
-      error: (error: unknown) => dispatch(boardFailed(errorWords(error))),
-    });
-    return () => {
-      changes.unsubscribe();
-      client.stop();
-    };
-  }, [dispatch, entry.database, storage, today]);
+  // Another book, and another day, begins with an empty board.
+  useEffect(() => void dispatch(board.closed()), [dispatch, entry.database, today]);
+  useKept(board, boardWorker, { database: entry.database, storage, today, inParts: true });
   return <OpenBookContext value={{ entry, storage }}>{children}</OpenBookContext>;
 }

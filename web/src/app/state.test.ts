@@ -1,15 +1,7 @@
 import { reckonBoard, dayOf } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
 import { exportFileName } from "../words/exportFileName.js";
-import {
-  boardFailed,
-  boardOpened,
-  boardReckoning,
-  boardReducer,
-  boardUnchanged,
-  boardUpdated,
-  type BoardState,
-} from "./board.js";
+import { board, type BoardState } from "./board.js";
 import { noticeClosed, noticeGiven, sessionReducer, taskOpened } from "./session.js";
 import {
   changeBroughtBack,
@@ -22,7 +14,7 @@ import {
 import { currentDay } from "./today.js";
 
 const BOARD = reckonBoard(BOOK, TODAY);
-const whole = boardUpdated({
+const whole = board.updated({
   seq: 3,
   today: TODAY,
   isWhole: true,
@@ -31,10 +23,10 @@ const whole = boardUpdated({
 });
 
 /** The board after some actions. */
-function after(...actions: Parameters<typeof boardReducer>[1][]): BoardState {
+function after(...actions: Parameters<typeof board.reducer>[1][]): BoardState {
   return actions.reduce<BoardState>(
-    (state, action) => boardReducer(state, action),
-    boardReducer(undefined, { type: "start" }),
+    (state, action) => board.reducer(state, action),
+    board.reducer(undefined, { type: "start" }),
   );
 }
 
@@ -48,7 +40,7 @@ test("a part changes its machines where they stand and leaves the others untouch
   const changed = { ...second, tasks: [] };
   const state = after(
     whole,
-    boardUpdated({ seq: 4, today: TODAY, isWhole: false, isCurrent: true, machines: [changed] }),
+    board.updated({ seq: 4, today: TODAY, isWhole: false, isCurrent: true, machines: [changed] }),
   );
   expect(state.machines).toEqual([first, changed, ...others]);
   expect(state.machines[0]).toBe(first);
@@ -56,12 +48,12 @@ test("a part changes its machines where they stand and leaves the others untouch
 });
 
 test("while it is reckoned the old board stays in sight; failing says why", () => {
-  expect(after(whole, boardReckoning())).toMatchObject({ phase: "reckoning", machines: BOARD });
-  expect(after(whole, boardReckoning(), boardUnchanged())).toMatchObject({
+  expect(after(whole, board.reckoning())).toMatchObject({ phase: "reckoning", machines: BOARD });
+  expect(after(whole, board.reckoning(), board.unchanged())).toMatchObject({
     phase: "ready",
     machines: BOARD,
   });
-  expect(after(whole, boardFailed("no room"))).toMatchObject({
+  expect(after(whole, board.failed("no room"))).toMatchObject({
     phase: "failed",
     reason: "no room",
     machines: BOARD,
@@ -69,7 +61,7 @@ test("while it is reckoned the old board stays in sight; failing says why", () =
 });
 
 test("another book begins with an empty board", () => {
-  expect(after(whole, boardOpened())).toMatchObject({ phase: "reckoning", machines: [], seq: -1 });
+  expect(after(whole, board.closed())).toMatchObject({ phase: "reckoning", machines: [], seq: -1 });
 });
 
 test("a strip opens and closes, and another closes the first", () => {

@@ -1,22 +1,22 @@
 import { configureStore } from "@reduxjs/toolkit";
 import { useDispatch, useSelector, useStore } from "react-redux";
-import { boardReducer } from "./board.js";
+import { board } from "./board.js";
 import { boardLookReducer } from "./boardLook.js";
 import { writeAs } from "../words/writing.js";
 import { preferencesReducer, storePreferences, storedPreferences } from "./preferences.js";
 import { sessionReducer } from "./session.js";
 import { undoReducer } from "./undo.js";
-import { visitsReducer } from "./visits.js";
+import { visits } from "./visits.js";
 
 /** The store of what belongs to the sitting: not a second copy of the book. */
 export const store = configureStore({
   reducer: {
-    board: boardReducer,
+    board: board.reducer,
     boardLook: boardLookReducer,
     preferences: preferencesReducer,
     session: sessionReducer,
     undo: undoReducer,
-    visits: visitsReducer,
+    visits: visits.reducer,
   },
   preloadedState: { preferences: storedPreferences() },
   // The board is plain data of some size; walking it on every action would cost more than it could catch.

@@ -121,8 +121,11 @@ export interface BoardSource {
  * stores pass the same acceptance suite.
  */
 export interface BookStorage extends BoardSource {
-  /** Fills an empty store with a book; refused (thrown) where there is one already. */
-  fill(book: Book): Promise<void>;
+  /**
+   * Fills an empty store with a book, all or nothing; refused (thrown) where there is one already. `onWritten` is told
+   * how many records are written as it goes; where it throws, nothing is.
+   */
+  fill(book: Book, onWritten?: OnWritten): Promise<void>;
   /** The settings as the file has them, without defaults. */
   ownSettings(): Promise<Book["settings"]>;
   machineBook(id: MachineId): Promise<MachineBook | null>;

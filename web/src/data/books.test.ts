@@ -35,6 +35,13 @@ test("a book that could not be filled leaves nothing behind, and says why", asyn
   expect(await databases()).toEqual([]);
 });
 
+test("a book whose filling is stopped leaves nothing behind", async () => {
+  const entry = newBookEntry("Stopped");
+  expect(await keepBook(entry, () => Promise.resolve(false))).toBe(false);
+  expect(await names()).toEqual([]);
+  expect(await databases()).toEqual([]);
+});
+
 test("what was cut short is cleared away later, and what is still being filled is not", async () => {
   const old = await createBook("Cut short long ago");
   const fresh = await createBook("Being filled");

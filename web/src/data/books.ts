@@ -21,16 +21,20 @@ export function newBookEntry(name: string, isDemonstration = false): BookEntry {
   return { id, name, database: `yonderfell-book-${id}`, isDemonstration, openedAt };
 }
 
-/** Fills a new book and lists it once it is whole; where that fails nothing of it is left behind. */
-export async function keepBook(entry: BookEntry, fill: () => Promise<void>): Promise<void> {
+/** Fills a new book and lists it once it is whole; where that fails or is stopped (answered `false`) nothing of it is left behind. Answers whether it is there. */
+export async function keepBook(entry: BookEntry, fill: () => Promise<unknown>): Promise<boolean> {
   await register({ ...entry, isArriving: true });
   try {
-    await fill();
+    if ((await fill()) === false) {
+      await deleteBook(entry);
+      return false;
+    }
   } catch (error) {
     await deleteBook(entry);
     throw error;
   }
   await register(entry);
+  return true;
 }
 
 async function store(entry: BookEntry, book: Book): Promise<BookEntry> {
@@ -38,6 +42,7 @@ async function store(entry: BookEntry, book: Book): Promise<BookEntry> {
     const storage = new DexieStorage(entry.database);
     try {
       await storage.fill(book);
+      return true;
     } finally {
       storage.close();
     }

@@ -67,9 +67,9 @@ class Refused extends Error {
 
 /** A book in the browser's database. */
 export class DexieStorage extends DexieBoardSource implements BookStorage {
-  async fill(book: Book): Promise<void> {
+  async fill(book: Book, onWritten?: OnWritten): Promise<void> {
     const { fillBook } = await laterCode();
-    await fillBook(this.database, book);
+    await fillBook(this.database, book, onWritten);
   }
 
   async machineBook(id: MachineId): Promise<MachineBook | null> {

@@ -11,6 +11,7 @@ import {
   numbered,
   PICTURED_SECTIONS,
   pictureHashes,
+  recordCount,
   referenceIssues,
   SECTIONS,
   settingsOf,
@@ -82,9 +83,10 @@ export class MemoryStorage extends MemoryBeside implements BookStorage {
   private readonly journal: JournalLine[] = [];
   private readonly pictures = new Map<string, StoredPicture>();
 
-  fill(book: Book): Promise<void> {
-    if (this.book !== null) return Promise.reject(new Error("the store has a book"));
+  async fill(book: Book, onWritten?: OnWritten): Promise<void> {
+    if (this.book !== null) throw new Error("the store has a book");
     const { sections, head, lastRecordSeq } = numbered(book);
+    onWritten?.(recordCount(sections));
     this.book = { ...head, ...sections };
     this.recordSeq = lastRecordSeq;
     return Promise.resolve();

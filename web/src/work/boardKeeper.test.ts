@@ -16,11 +16,10 @@ import {
 } from "@yonderfell/core";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { boardReducer, boardUpdated, type BoardState } from "../app/board.js";
+import { board as boardState, type BoardState } from "../app/board.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
 
 import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
-import { Pieces } from "./pieces.js";
 
 const byId = (machines: readonly BoardMachine[]): BoardMachine[] =>
   [...machines].sort((one, other) => (one.machine.id < other.machine.id ? -1 : 1));
@@ -134,7 +133,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8])(
       if (random() < 0.15) keeper = new BoardKeeper(storage, random() < 0.7 ? "a" : "b");
       if (round > 0) await changeSomething(storage, random, round);
       for (const update of await updatesOf(keeper, today)) {
-        board = boardReducer(board, boardUpdated(update));
+        board = boardState.reducer(board, boardState.updated(update));
       }
       expect(byId(board?.machines ?? [])).toEqual(await fromScratch(storage, today));
       expect(board?.phase).toBe("ready");
@@ -203,24 +202,4 @@ test("a board that could not be stored is told of, and the next one is stored ag
   await updatesOf(keeper, addDays(TODAY, 1));
   expect(store).toHaveBeenCalledTimes(2);
   expect((await storage.storedBoard())?.today).toBe(addDays(TODAY, 1));
-});
-
-test("pieces are handed on at the first and at the last, and only at the last once a board is shown", () => {
-  const seen: string[] = [];
-  const pieces = new Pieces((update) =>
-    seen.push(`${update.machines.length} ${update.isCurrent ? "current" : "not yet"}`),
-  );
-  const piece = (count: number): BoardUpdate => ({
-    seq: 1,
-    today: TODAY,
-    isWhole: true,
-    isCurrent: true,
-    machines: reckonBoard(BOOK, TODAY).slice(0, count),
-  });
-  for (let round = 0; round < 2; round += 1) {
-    pieces.take(piece(2), false);
-    pieces.take(piece(2), false);
-    pieces.take(piece(1), true);
-  }
-  expect(seen).toEqual(["2 not yet", "5 current", "5 current"]);
 });

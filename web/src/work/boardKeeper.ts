@@ -1,23 +1,21 @@
 import {
+  BOOK_NEEDS,
   machinesInOrder,
   reckonMachineBook,
   type BoardMachine,
   type DayNumber,
-  type MachineId,
 } from "@yonderfell/core";
-import type { BoardSource, JournalLine } from "../data/bookStorage.js";
-import { settingsMoved } from "./settingsMoved.js";
+import type { BoardSource } from "../data/bookStorage.js";
+import { Keeper, type KeptUpdate, type Reads, type Since } from "../kept/keeper.js";
 
-/** What has become of the board: all of it, or only the machines a change touched. */
-export interface BoardUpdate {
-  readonly seq: number;
-  readonly today: DayNumber;
-  /** Whether `machines` takes the place of all that stood, most pressing first; else they change or join it. */
-  readonly isWhole: boolean;
-  /** Whether the board now matches the book and the day; if not, another update follows. */
-  readonly isCurrent: boolean;
-  readonly machines: readonly BoardMachine[];
-}
+/** What has become of the board; where it is whole, most pressing first. */
+export type BoardUpdate = KeptUpdate<BoardMachine>;
+
+/** What the board is made of: what reckoning reads, and the products that are in the machines. */
+const READS: Reads = {
+  settings: ["dueWithinDays", "leadDays", "staleAfterDays"],
+  sections: [...BOOK_NEEDS.filter((need) => need !== "inside"), "machines", "fluids", "products"],
+};
 
 /** So many machines of a stored board are shown before the rest is read. */
 const AT_ONCE = 20;
@@ -26,47 +24,24 @@ const READ_AT_ONCE = 20;
 
 /**
  * Keeps the board of a book current. Begins with the board as it was last stored, then reckons only
- * the machines that the changes since have touched. A new day, another program, or a journal that
- * does not go back far enough reckons all again.
+ * the machines that the changes since have touched. Another program reckons all again.
  */
-export class BoardKeeper {
-  private seq = -1;
-  private today: DayNumber | null = null;
-  private isBegun = false;
+export class BoardKeeper extends Keeper<BoardUpdate> {
   private storing: Promise<void> = Promise.resolve();
 
   /** `program` names the code that reckons; a board stored by another is shown but not relied on. */
   constructor(
     private readonly storage: BoardSource,
     private readonly program: string,
-  ) {}
-
-  /** What has changed on the board since the last call, as it becomes known; nothing where nothing has. */
-  async *refresh(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
-    if (!this.isBegun) {
-      this.isBegun = true;
-      yield* this.begin(today);
-    }
-    // Read first: what is written while reading is seen again at the next call.
-    const lastSeq = await this.storage.lastSeq();
-    if (this.today === today && this.seq === lastSeq) return;
-    const lines = this.today === today ? await this.storage.changesAfter(this.seq) : null;
-    const update =
-      lines === null || lines.some(movesAll)
-        ? await this.reckonAll(today, lastSeq)
-        : await this.reckonSome(lines, today, lastSeq);
-    this.store(update, update.isWhole ? null : this.seq);
-    this.today = today;
-    this.seq = lastSeq;
-    yield update;
+  ) {
+    super(storage, READS);
   }
 
-  /** Resolves once the board is stored as far as it is known; rejects where it could not be. */
-  stored(): Promise<void> {
+  override stored(): Promise<void> {
     return this.storing;
   }
 
-  private async *begin(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
+  protected override async *begin(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
     const top = await this.storage.storedBoard(AT_ONCE);
     if (top === null) return;
     const { seq: seqThen, today: dayThen, machines: first } = top;
@@ -84,27 +59,19 @@ export class BoardKeeper {
     yield { seq, today: stored.today, isWhole: false, isCurrent, machines: rest };
   }
 
-  private async reckonAll(today: DayNumber, seq: number): Promise<BoardUpdate> {
+  protected override async make({ today, seq, machines: ids }: Since): Promise<BoardUpdate> {
+    const all = ids ?? (await this.storage.machines()).map((machine) => machine.id);
     const settings = await this.storage.settings();
-    const ids = (await this.storage.machines()).map((machine) => machine.id);
-    const machines: BoardMachine[] = [];
-    for (let from = 0; from < ids.length; from += READ_AT_ONCE) {
-      const books = await this.storage.machineBooks(ids.slice(from, from + READ_AT_ONCE));
-      for (const book of books) machines.push(reckonMachineBook(book, settings, today));
+    const reckoned: BoardMachine[] = [];
+    for (let from = 0; from < all.length; from += READ_AT_ONCE) {
+      const books = await this.storage.machineBooks(all.slice(from, from + READ_AT_ONCE));
+      for (const book of books) reckoned.push(reckonMachineBook(book, settings, today));
     }
-    return { seq, today, isWhole: true, isCurrent: true, machines: machinesInOrder(machines) };
-  }
-
-  private async reckonSome(
-    lines: readonly JournalLine[],
-    today: DayNumber,
-    seq: number,
-  ): Promise<BoardUpdate> {
-    const ids = new Set<MachineId>(lines.flatMap((line) => line.machines));
-    const settings = await this.storage.settings();
-    const books = await this.storage.machineBooks([...ids]);
-    const machines = books.map((book) => reckonMachineBook(book, settings, today));
-    return { seq, today, isWhole: false, isCurrent: true, machines };
+    const isWhole = ids === null;
+    const machines = isWhole ? machinesInOrder(reckoned) : reckoned;
+    const update = { seq, today, isWhole, isCurrent: true, machines };
+    this.store(update, isWhole ? null : this.seq);
+    return update;
   }
 
   private store({ seq, today, machines }: BoardUpdate, from: number | null): void {
@@ -114,12 +81,4 @@ export class BoardKeeper {
       .catch(() => undefined)
       .then(() => this.storage.storeBoard(board, from));
   }
-}
-
-/** Whether a change may move every machine, or adds or takes away one: then all is reckoned again. */
-function movesAll({ change }: JournalLine): boolean {
-  return (
-    settingsMoved(change, ["dueWithinDays", "leadDays", "staleAfterDays"]) ||
-    change.records.some(({ section }) => section === "machines" || section === "products")
-  );
 }

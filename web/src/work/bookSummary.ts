@@ -1,5 +1,5 @@
 import {
-  reckonBoard,
+  reckonBookMeters,
   SECTIONS,
   type Book,
   type BoardFault,
@@ -32,7 +32,7 @@ export interface BookSummary {
 
 /** What a sound book holds on `today`, and what in it deserves a look. */
 export function summaryOf(book: Book, today: DayNumber): BookSummary {
-  const meters = reckonBoard(book, today).flatMap(({ machine, meters: own }) =>
+  const meters = reckonBookMeters(book, today).flatMap(({ machine, meters: own }) =>
     own.map((state) => ({ tag: machine.tag, machine: machine.name, state })),
   );
   const dates = [...(book.entries ?? []), ...(book.readings ?? [])].map((record) => record.date);

@@ -1,5 +1,6 @@
 import { EMPTY_PLATE, type Book, type Machine } from "@yonderfell/core";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
+import { DexieStorage } from "../data/dexieStorage.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
 import type { StoredPicture } from "../data/picture.js";
 import { bookOfZip, zipOfBook } from "./bookZip.js";
@@ -54,10 +55,38 @@ test("an empty book has no dates", async () => {
 test("what was looked at is kept whole, in a new book", async () => {
   const { files, stored } = exchange();
   await files.look(fileOf(BOOK), TODAY);
-  await files.keep("new");
+  expect(await files.keep("new", () => undefined)).toBe(true);
   const kept = await stored.get("new")?.everything();
   expect(kept?.machines).toHaveLength(15);
   expect(kept?.entries).toHaveLength(BOOK.entries?.length ?? 0);
+});
+
+test("how far the keeping is, is told; stopped on the way, nothing of it is kept, and it can be kept after all", async () => {
+  const databases = new Map<string, DexieStorage>();
+  const files = new Exchange((name) => {
+    const storage = new DexieStorage(name);
+    databases.set(name, storage);
+    return storage;
+  });
+  await files.look(fileOf(BOOK), TODAY);
+  const told: number[] = [];
+  const isKept = await files.keep("stopped", (share) => {
+    told.push(share);
+    if (told.length === 3) files.stop();
+  });
+  expect(isKept).toBe(false);
+  expect(told).toHaveLength(3);
+  const empty = new DexieStorage("stopped");
+  expect(Object.values(await empty.counts()).every((count) => count === 0)).toBe(true);
+  empty.close();
+  told.length = 0;
+  expect(await files.keep("stopped", (share) => told.push(share))).toBe(true);
+  expect(told.length).toBeGreaterThan(5);
+  expect(told).toEqual([...told].sort((one, other) => one - other));
+  expect(told.at(-1)).toBe(1);
+  const kept = new DexieStorage("stopped");
+  expect((await kept.counts()).entries).toBe(BOOK.entries?.length);
+  kept.close();
 });
 
 test("pictures travel beside the book, out and in", async () => {
@@ -65,7 +94,7 @@ test("pictures travel beside the book, out and in", async () => {
   const picture = pictureOf(1, 2, 3);
   const zip = zipOfBook(textOfBook(withPicture(picture), "Vale"), [picture]);
   await files.look(new Blob([zip]), TODAY);
-  await files.keep("new");
+  expect(await files.keep("new", () => undefined)).toBe(true);
   expect((await stored.get("new")?.picturesInUse())?.map(({ hash }) => hash)).toEqual([
     picture.hash,
   ]);
@@ -107,7 +136,7 @@ test.each<[string, Blob, RegExp]>([
   const looked = await files.look(file, TODAY);
   expect(looked.ok).toBe(false);
   if (!looked.ok) expect(looked.issues.join("\n")).toMatch(words);
-  await expect(files.keep("new")).rejects.toThrow("no file has been looked at");
+  await expect(files.keep("new", () => undefined)).rejects.toThrow("no file has been looked at");
   expect(stored.size).toBe(0);
 });
 

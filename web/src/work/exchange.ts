@@ -4,6 +4,7 @@ import {
   describeIssue,
   planMerge,
   readBook,
+  recordCount,
   settleMerge,
   success,
   type Book,
@@ -78,6 +79,7 @@ export function textOfBook(book: Book, name: string): string {
  */
 export class Exchange {
   private looked: BookInFile | null = null;
+  private isStopped = false;
 
   constructor(private readonly open: (database: string) => BookStorage) {}
 
@@ -90,13 +92,29 @@ export class Exchange {
     return { ok: true, value: summaryOf(read.value.book, today) };
   }
 
-  /** Stores the file looked at in a new database. */
-  async keep(database: string): Promise<void> {
+  /** Stores the file looked at in a new database, and tells as it goes which share of its records is written. Answers whether it is kept: not where it was stopped, and then nothing of it is. */
+  async keep(database: string, onProgress: (share: number) => void): Promise<boolean> {
     const { book, pictures } = this.found();
-    await withStorage(this.open, database, async (storage) => {
-      await storage.fill(book);
-      for (const picture of pictures) await storage.keepPicture(picture);
-    });
+    const all = recordCount(book);
+    this.isStopped = false;
+    try {
+      await withStorage(this.open, database, async (storage) => {
+        await storage.fill(book, (written) => {
+          if (this.isStopped) throw new Error("stopped");
+          onProgress(written / all);
+        });
+        for (const picture of pictures) await storage.keepPicture(picture);
+      });
+      return true;
+    } catch (error) {
+      if (this.isStopped) return false;
+      throw error;
+    }
+  }
+
+  /** Stops the keeping that is under way: nothing of it is kept. */
+  stop(): void {
+    this.isStopped = true;
   }
 
   /** What handing the file looked at over to a stored book would do. */

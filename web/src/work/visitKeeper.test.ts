@@ -9,9 +9,10 @@ import {
   type MachineId,
   type TaskId,
 } from "@yonderfell/core";
+import { refreshed } from "../../test/refreshed.js";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { visitsReducer, visitsUpdated, type VisitsState } from "../app/visits.js";
+import { visits, type VisitsState } from "../app/visits.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
 import { VisitKeeper, type PlannedMachine } from "./visitKeeper.js";
 
@@ -19,7 +20,7 @@ const byId = (machines: readonly PlannedMachine[]): PlannedMachine[] =>
   [...machines].sort((one, other) => (one.machine.id < other.machine.id ? -1 : 1));
 
 async function fromScratch(storage: MemoryStorage, today: DayNumber): Promise<PlannedMachine[]> {
-  const update = await new VisitKeeper(storage).refresh(today);
+  const update = await refreshed(new VisitKeeper(storage), today);
   return byId(update?.machines ?? []);
 }
 
@@ -73,8 +74,8 @@ test.each([1, 2])("the visits kept current are the visits from scratch, seed %i"
   for (let round = 0; round < 25; round += 1) {
     if (random() < 0.1) today = addDays(today, 1);
     if (round > 0) await changeSomething(storage, random, round);
-    const update = await keeper.refresh(today);
-    if (update !== null) state = visitsReducer(state, visitsUpdated(update));
+    const update = await refreshed(keeper, today);
+    if (update !== null) state = visits.reducer(state, visits.updated(update));
     expect(byId(state?.machines ?? [])).toEqual(await fromScratch(storage, today));
   }
 });
@@ -83,14 +84,16 @@ test("a change of one machine plans that one only; a change of what all share pl
   const storage = new MemoryStorage();
   await storage.fill(BOOK);
   const keeper = new VisitKeeper(storage);
-  expect((await keeper.refresh(TODAY))?.machines).toHaveLength(BOOK.machines?.length ?? 0);
-  expect(await keeper.refresh(TODAY)).toBeNull();
+  expect((await refreshed(keeper, TODAY))?.machines).toHaveLength(BOOK.machines?.length ?? 0);
+  expect(await refreshed(keeper, TODAY)).toBeNull();
   const around = countingSurroundings();
   const work = { day: TODAY, tasks: ["t-bus-oil" as TaskId], figures: [], note: "" };
   const bus = "m-bus" as MachineId;
   await storage.perform(bus, BOOK_NEEDS, (book, context) => logWork(book, work, context), around);
-  expect((await keeper.refresh(TODAY))?.machines.map(({ machine }) => machine.id)).toEqual([bus]);
+  expect((await refreshed(keeper, TODAY))?.machines.map(({ machine }) => machine.id)).toEqual([
+    bus,
+  ]);
   const change = changeSettings(await storage.ownSettings(), { leadDays: 12 });
   if (change.ok) await storage.apply(change.value, around.now, true);
-  expect((await keeper.refresh(TODAY))?.isWhole).toBe(true);
+  expect((await refreshed(keeper, TODAY))?.isWhole).toBe(true);
 });

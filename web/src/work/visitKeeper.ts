@@ -5,7 +5,6 @@ import {
   visitsOfMachine,
   planningOf,
   settingsOf,
-  isShared,
   usualRate,
   workHoursOf,
   type Book,
@@ -21,8 +20,8 @@ import {
   type WorkHours,
 } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
-import { settingsMoved } from "./settingsMoved.js";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
+import { Keeper, type KeptUpdate, type Reads, type Since } from "../kept/keeper.js";
 
 /** A machine with what is planned for it. */
 export interface PlannedMachine {
@@ -35,14 +34,10 @@ export interface PlannedMachine {
   readonly since: number | null;
 }
 
-/** What has become of the visits: all machines, or only those a change touched. */
-export interface VisitsUpdate {
-  readonly seq: number;
-  readonly today: DayNumber;
-  readonly isWhole: boolean;
+/** What has become of the visits, and what they are weighed by. */
+export interface VisitsUpdate extends KeptUpdate<PlannedMachine> {
   readonly planning: Planning;
   readonly hours: WorkHours;
-  readonly machines: readonly PlannedMachine[];
 }
 
 /** What visits are planned from. */
@@ -68,24 +63,25 @@ const KEPT = [
 ] as const;
 type Kept = (typeof KEPT)[number];
 
-/**
- * Keeps the visits of a book current: plans all machines once, then those again that a change since
- * has touched; a new day, a change of the settings or of what machines share plans all anew.
- */
-export class VisitKeeper {
-  private seq = -1;
-  private today: DayNumber | null = null;
+const READS: Reads = {
+  settings: ["dueWithinDays", "leadDays", "staleAfterDays", "planning"],
+  sections: [...RULES, ...KEPT],
+};
+
+/** Keeps the visits of a book current: plans all machines once, then those again that a change since has touched. */
+export class VisitKeeper extends Keeper<VisitsUpdate> {
   private readonly kept = new Map<Kept, readonly RecordOf[Kept][]>();
 
-  constructor(private readonly storage: VisitSource) {}
+  constructor(private readonly storage: VisitSource) {
+    super(storage, READS);
+  }
 
-  /** What has changed since the last call; null where nothing has. */
-  async refresh(today: DayNumber): Promise<VisitsUpdate | null> {
-    // Read first: what is written while reading is seen again at the next call.
-    const seq = await this.storage.lastSeq();
-    if (this.today === today && this.seq === seq) return null;
-    const lines = this.today === today ? await this.storage.changesAfter(this.seq) : null;
-    const isWhole = lines === null || lines.some(movesAll);
+  protected override async make({
+    today,
+    seq,
+    lines,
+    machines: ids,
+  }: Since): Promise<VisitsUpdate> {
     await this.readAgain(lines);
     const own = await this.storage.ownSettings();
     const planning = planningOf({ settings: own });
@@ -96,14 +92,11 @@ export class VisitKeeper {
       products: this.list("products"),
       rate: usualRate(this.list("people")),
     };
-    const books = isWhole
-      ? await this.readAll()
-      : await this.storage.machineBooks([...new Set(lines.flatMap((line) => line.machines))]);
+    const isWhole = ids === null;
+    const books = isWhole ? await this.readAll() : await this.storage.machineBooks(ids);
     const machines = this.plan(books, source, today);
-    this.today = today;
-    this.seq = seq;
     const hours = workHoursOf(this.list("people"), this.list("bays"));
-    return { seq, today, isWhole, planning, hours, machines };
+    return { seq, today, isWhole, isCurrent: true, planning, hours, machines };
   }
 
   private list<S extends Kept>(section: S): readonly RecordOf[S][] {
@@ -164,15 +157,4 @@ function minutesOf({ tasks }: MachineBook): Record<string, number> {
 function lastNumber({ entries }: MachineBook): number | null {
   const numbers = entries.flatMap(({ seq }) => seq ?? []);
   return numbers.length === 0 ? null : Math.max(...numbers);
-}
-
-/** Whether a change may move the visits of every machine, or adds or takes away one. */
-function movesAll({ change }: JournalLine): boolean {
-  return (
-    settingsMoved(change, ["dueWithinDays", "leadDays", "staleAfterDays", "planning"]) ||
-    change.records.some(
-      ({ section, before, after }) =>
-        isShared(section) || (section === "machines" && (before === null || after === null)),
-    )
-  );
 }

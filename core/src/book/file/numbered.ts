@@ -34,3 +34,8 @@ export function numbered(book: Book): NumberedBook {
   }
   return { sections: sections as unknown as Sections, head, lastRecordSeq };
 }
+
+/** How many records a book holds, in all its sections together. */
+export function recordCount(book: Partial<Sections>): number {
+  return SECTIONS.reduce((sum, section) => sum + (book[section]?.length ?? 0), 0);
+}

@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from "react";
 import { NavLink } from "react-router";
 import { useAppDispatch } from "../../app/store.js";
-import { visitsWanted } from "../../app/visits.js";
+import { visits } from "../../app/visits.js";
 import { Page } from "../../ui/Page.js";
 
 const VIEWS = [
@@ -37,7 +37,7 @@ export function AheadPage({
                 end
                 to={path}
                 // They are planned while the page that shows them is still being fetched.
-                onClick={() => WITH_VISITS.has(path) && dispatch(visitsWanted())}
+                onClick={() => WITH_VISITS.has(path) && dispatch(visits.wanted())}
                 className={({ isActive }) =>
                   `flex min-h-10 items-center border-b-2 px-2.5 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
                 }

@@ -9,13 +9,14 @@ import type { Comparison } from "../../work/exchange.js";
 import { exchange } from "../../work/exchangeClient.js";
 import { FileRefused } from "./FileRefused.js";
 import { HandOverReview } from "./HandOverReview.js";
+import { Progress } from "../../ui/Progress.js";
 import { useFileLook } from "./useFileLook.js";
 import { Term } from "../../ui/Term.js";
 
 /** Takes a book file of another device or person into the open book. */
 export default function HandOver(): ReactElement {
   const { entry } = useBook();
-  const { look, choose, forget } = useFileLook();
+  const { look, choose, forget, stop } = useFileLook();
   const [comparison, setComparison] = useState<Comparison | null>(null);
   const [failure, setFailure] = useState("");
   const [done, setDone] = useState("");
@@ -50,7 +51,9 @@ export default function HandOver(): ReactElement {
         onFile={(file) => void take(file)}
       />
       <div aria-live="polite" className="mt-4">
-        {look.code === "looking" && <p className="text-quiet">Looking through {look.file}…</p>}
+        {look.code === "looking" && (
+          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
+        )}
         {look.code === "sound" && comparison === null && failure === "" && (
           <p className="text-quiet">Comparing the two books…</p>
         )}

@@ -1,9 +1,11 @@
+import { proxy } from "comlink";
 import { BookPlus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { goToBook } from "../../app/goToBook.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { keepBook, newBookEntry } from "../../data/books.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
+import { Progress } from "../../ui/Progress.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { countsWords, datesWords, doubtfulWords, faultWords } from "../../words/bookWords.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -17,7 +19,7 @@ const FILE_END = /(-\d{4}-\d{2}-\d{2})?(\.yonderfell)?\.json$/i;
 
 /** Opens a book file: says what it holds first, then keeps it as a new book beside the others. */
 export function OpenFile(): ReactElement {
-  const { look, choose, forget } = useFileLook();
+  const { look, choose, forget, stop } = useFileLook();
   return (
     <div className="space-y-3">
       <FileButton
@@ -26,7 +28,9 @@ export function OpenFile(): ReactElement {
         onFile={(file) => void choose(file)}
       />
       <div aria-live="polite">
-        {look.code === "looking" && <p className="text-quiet">Looking through {look.file}…</p>}
+        {look.code === "looking" && (
+          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
+        )}
         {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
         {look.code === "sound" && (
           <KeepFile key={look.file} file={look.file} summary={look.summary} onForget={forget} />
@@ -45,30 +49,32 @@ interface KeepFileProps {
 function useKeeping(startName: string): {
   readonly name: string;
   readonly setName: (name: string) => void;
-  readonly isKeeping: boolean;
+  /** The share of it that is written; null while it is not being kept. */
+  readonly share: number | null;
   readonly failure: string;
   readonly keep: () => Promise<void>;
 } {
   const [name, setName] = useState(startName);
   const [failure, setFailure] = useState("");
-  const [isKeeping, setIsKeeping] = useState(false);
+  const [share, setShare] = useState<number | null>(null);
   const once = useOneAtATime();
   const keepNow = async (): Promise<void> => {
-    setIsKeeping(true);
+    setShare(0);
+    setFailure("");
     try {
       const entry = newBookEntry(name.trim());
-      await keepBook(entry, () => exchange().keep(entry.database));
-      await goToBook(entry);
+      const isKept = await keepBook(entry, () => exchange().keep(entry.database, proxy(setShare)));
+      if (isKept) return await goToBook(entry);
     } catch (error) {
       setFailure(errorWords(error));
-      setIsKeeping(false);
     }
+    setShare(null);
   };
-  return { name, setName, isKeeping, failure, keep: () => once(keepNow) };
+  return { name, setName, share, failure, keep: () => once(keepNow) };
 }
 
 function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
-  const { name, setName, isKeeping, failure, keep } = useKeeping(
+  const { name, setName, share, failure, keep } = useKeeping(
     summary.name ?? file.replace(FILE_END, ""),
   );
   return (
@@ -100,15 +106,19 @@ function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
           It was not kept: {failure}.
         </p>
       )}
-      <div className="flex flex-wrap gap-3">
-        <button type="submit" className={PRIMARY_BUTTON} disabled={isKeeping || name.trim() === ""}>
-          <BookPlus size={20} aria-hidden="true" />
-          {isKeeping ? "Keeping it…" : "Keep it as a new book"}
-        </button>
-        <button type="button" className={QUIET_BUTTON} disabled={isKeeping} onClick={onForget}>
-          Not now
-        </button>
-      </div>
+      {share === null ? (
+        <div className="flex flex-wrap gap-3">
+          <button type="submit" className={PRIMARY_BUTTON} disabled={name.trim() === ""}>
+            <BookPlus size={20} aria-hidden="true" />
+            Keep it as a new book
+          </button>
+          <button type="button" className={QUIET_BUTTON} onClick={onForget}>
+            Not now
+          </button>
+        </div>
+      ) : (
+        <Progress label="Keeping it" share={share} onStop={() => void exchange().stop()} />
+      )}
     </form>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useAppSelector } from "../../app/store.js";
 import { errorWords } from "../../words/errorWords.js";
 import type { BookSummary } from "../../work/bookSummary.js";
-import { exchange } from "../../work/exchangeClient.js";
+import { endExchange, exchange } from "../../work/exchangeClient.js";
 
 /** What has become of a file that was chosen. */
 export type FileLook =
@@ -16,6 +16,8 @@ export function useFileLook(): {
   readonly look: FileLook;
   readonly choose: (file: File) => Promise<FileLook>;
   readonly forget: () => void;
+  /** Ends the looking: nothing was stored by it. */
+  readonly stop: () => void;
 } {
   const today = useAppSelector((state) => state.session.today);
   const [look, setLook] = useState<FileLook>({ code: "none" });
@@ -36,5 +38,10 @@ export function useFileLook(): {
       return { code: "refused", file: name, reasons: [errorWords(error)] };
     }
   };
-  return { look, choose, forget: () => setLook({ code: "none" }) };
+  const forget = (): void => setLook({ code: "none" });
+  const stop = (): void => {
+    endExchange();
+    forget();
+  };
+  return { look, choose, forget, stop };
 }

@@ -7,7 +7,7 @@ import { countedKind, planWords, tableFollowUpsWords } from "../../words/tableWo
 import type { TablePlan } from "../../work/tablePlan.js";
 import { FollowUpsAsked } from "../ledger/FollowUps.js";
 import { DoubtGroups } from "./DoubtGroups.js";
-import { Progress } from "./Progress.js";
+import { Progress } from "../../ui/Progress.js";
 import { ShownItems } from "./ShownItems.js";
 import { useTablePlan, type OpenTable } from "./useTable.js";
 import { useTableChoices } from "./useTableChoices.js";

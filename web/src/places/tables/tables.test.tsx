@@ -5,7 +5,7 @@ import userEvent from "@testing-library/user-event";
 import type { ReactElement } from "react";
 import type { DoubtGroup, ShownItem, TablePlan } from "../../work/tablePlan.js";
 import { DoubtGroups } from "./DoubtGroups.js";
-import { Progress } from "./Progress.js";
+import { Progress } from "../../ui/Progress.js";
 import { TakenFor } from "./TakenFor.js";
 import { rememberedReading, rememberReading } from "./rememberedReadings.js";
 import { takenCount } from "./takenCount.js";

@@ -14,6 +14,7 @@ import {
   type TaskId,
   type VisitId,
 } from "@yonderfell/core";
+import { refreshed } from "../../../../test/refreshed.js";
 import ICAL from "ical.js";
 import Papa from "papaparse";
 import { changeOf } from "../../../../test/changeOf.js";
@@ -41,7 +42,7 @@ const NINE = new Date(Date.UTC(2026, 10, 23, 9));
 async function textOf(book: Book, today: DayNumber, now: Date, name: string): Promise<string> {
   const storage = new MemoryStorage();
   await storage.fill(book);
-  const update = await new VisitKeeper(storage).refresh(today);
+  const update = await refreshed(new VisitKeeper(storage), today);
   const machines = update?.machines ?? [];
   return calendarText({
     name,

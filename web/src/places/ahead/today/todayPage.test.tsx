@@ -6,7 +6,7 @@ import { reckonBoard, type Book } from "@yonderfell/core";
 import { Around, layOutAsOnADesk, openBookInMemory, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
-import { visitsClosed, visitsFailed, visitsPlanning } from "../../../app/visits.js";
+import { visits } from "../../../app/visits.js";
 import TodayPage from "./TodayPage.js";
 
 jest.mock("../../../app/openBook.js", () =>
@@ -101,10 +101,10 @@ test("the sheet is printed on a press", async () => {
 
 test("while visits are put together, and where they cannot be, the sheet says so", async () => {
   await openBookInMemory();
-  act(() => void store.dispatch(visitsClosed()));
+  act(() => void store.dispatch(visits.closed()));
   render(<TodayPage />, { wrapper: Around });
   expect(part("Visits")).toHaveTextContent("Being put together…");
-  act(() => void store.dispatch(visitsFailed("the disk is full")));
+  act(() => void store.dispatch(visits.failed("the disk is full")));
   expect(part("Visits")).toHaveTextContent(
     "They could not be planned: the disk is full. Reload the page to try again.",
   );
@@ -124,6 +124,6 @@ test("a day that asks for nothing says so, once all is known", async () => {
   expect(reckonBoard(quiet, TODAY).flatMap(({ tasks }) => tasks)).toEqual([]);
   await show(quiet);
   expect(screen.getByText("Nothing asks for you today.")).toBeInTheDocument();
-  act(() => void store.dispatch(visitsPlanning()));
+  act(() => void store.dispatch(visits.reckoning()));
   expect(screen.queryByText("Nothing asks for you today.")).toBeNull();
 });

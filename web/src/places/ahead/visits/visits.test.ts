@@ -12,6 +12,7 @@ import {
   type PlanIssue,
   type TaskId,
 } from "@yonderfell/core";
+import { refreshed } from "../../../../test/refreshed.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { MemoryStorage } from "../../../data/memoryStorage.js";
 import {
@@ -45,7 +46,7 @@ let machines: readonly PlannedMachine[];
 beforeAll(async () => {
   const storage = new MemoryStorage();
   await storage.fill(BOOK);
-  machines = (await new VisitKeeper(storage).refresh(TODAY))?.machines ?? [];
+  machines = (await refreshed(new VisitKeeper(storage), TODAY))?.machines ?? [];
 });
 
 const visitOf = (tag: string): ListedVisit => {
@@ -264,7 +265,7 @@ test("where a visit can go is told without the days its machine is away on a jou
     days: 20,
   };
   await storage.fill({ ...BOOK, journeys: [away as unknown as Journey] });
-  const update = await new VisitKeeper(storage).refresh(TODAY);
+  const update = await refreshed(new VisitKeeper(storage), TODAY);
   const [bus] = listVisits(update?.machines ?? [], null).filter(
     ({ of }) => of.machine.tag === "07",
   );

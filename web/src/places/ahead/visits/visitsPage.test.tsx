@@ -14,7 +14,7 @@ import {
 } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
-import { visitsFailed } from "../../../app/visits.js";
+import { visits } from "../../../app/visits.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import VisitsPage from "./VisitsPage.js";
 
@@ -330,7 +330,7 @@ test("a book without machines says so, and a plan that failed says why and what 
   const { unmount } = render(<VisitsPage />, { wrapper: Around });
   expect(await screen.findByRole("link", { name: "Add the first machine" })).toBeInTheDocument();
   unmount();
-  store.dispatch(visitsFailed("the disk is full"));
+  store.dispatch(visits.failed("the disk is full"));
   render(<VisitsPage />, { wrapper: Around });
   expect(screen.getByRole("status")).toHaveTextContent(
     "The visits could not be planned: the disk is full. Reload the page to try again.",

@@ -1,6 +1,7 @@
 import { fieldsOf, type Book, type Change } from "@yonderfell/core";
 
-type Setting = Extract<keyof NonNullable<Book["settings"]>, string>;
+/** The name of a setting of the book. */
+export type Setting = Extract<keyof NonNullable<Book["settings"]>, string>;
 
 /** Whether a change makes any of some settings another. */
 export function settingsMoved(change: Change, names: readonly Setting[]): boolean {

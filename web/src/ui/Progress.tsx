@@ -1,0 +1,34 @@
+import type { ReactElement } from "react";
+import { QUIET_BUTTON } from "./buttons.js";
+import { figure, NBSP } from "../words/format.js";
+
+/** How far something is, and the way to stop it. */
+export function Progress({
+  label,
+  share,
+  onStop,
+}: {
+  readonly label: string;
+  /** From 0 to 1; null where it is not known. */
+  readonly share: number | null;
+  readonly onStop: () => void;
+}): ReactElement {
+  const percent = share === null ? null : Math.round(share * 100);
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-4">
+      <label className="flex items-center gap-3">
+        {label}
+        <progress
+          className="h-2.5 w-56 accent-(--clear)"
+          {...(percent === null ? {} : { max: 100, value: percent })}
+        />
+        {percent !== null && (
+          <span className="font-mono tabular-nums">{`${figure(percent)}${NBSP}%`}</span>
+        )}
+      </label>
+      <button type="button" className={QUIET_BUTTON} onClick={onStop}>
+        Stop
+      </button>
+    </div>
+  );
+}
