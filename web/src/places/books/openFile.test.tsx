@@ -9,6 +9,10 @@ import { summaryOf } from "../../work/bookSummary.js";
 import { OpenFile } from "./OpenFile.js";
 
 jest.mock("comlink", () => ({ proxy: (given: unknown) => given }));
+jest.mock("../../data/books.js", () => ({
+  newBookEntry: (name: string) => ({ name, database: "new" }),
+  keepBook: async (_entry: unknown, fill: () => Promise<unknown>) => (await fill()) !== false,
+}));
 jest.mock("../../app/goToBook.js", () => ({ goToBook: jest.fn() }));
 
 const mockFiles = {
