@@ -10,7 +10,7 @@ import { largeBook, type BookSize } from "./largeBook.js";
 import { longestTasks, type TraceEvent } from "./trace.js";
 
 /** 1,000 machines, 20,000 tasks, 200,000 entries and some readings. */
-const SIZE: BookSize = { machines: 1000, tasksEach: 20, readingsEach: 20, entriesEach: 200 };
+export const SIZE: BookSize = { machines: 1000, tasksEach: 20, readingsEach: 20, entriesEach: 200 };
 const WEB_FOLDER = fileURLToPath(new URL("../../web/dist", import.meta.url));
 const OPENINGS = 5;
 const ENTRIES = 9;

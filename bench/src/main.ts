@@ -10,6 +10,7 @@ import {
 } from "@yonderfell/core";
 import { measureBoard } from "./board.js";
 import { measureBrowser } from "./browser.js";
+import { tryImportKills } from "./importKills.js";
 import { tryKills } from "./kills.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
@@ -54,3 +55,4 @@ await measureBrowser();
 await measureYard();
 await tryKills();
 await tryPackKills();
+await tryImportKills();

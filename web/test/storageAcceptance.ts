@@ -6,7 +6,6 @@ import {
   logWork,
   put,
   recordCount,
-  reckonBoard,
   withdrawRecord,
   type Change,
   type Entry,
@@ -22,7 +21,6 @@ import {
   type TaskId,
 } from "@yonderfell/core";
 import type { BookStorage, Saved } from "../src/data/bookStorage.js";
-import type { StoredPicture } from "../src/data/picture.js";
 import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
 
 const BUS = "m-bus" as MachineId;
@@ -137,22 +135,6 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect(notes).toContain("corrected");
       expect(notes).not.toContain("first");
       expect(notes).not.toContain("second");
-    });
-
-    test("a draft is kept until dropped, outside the journal and the file", async () => {
-      const draft = { key: "log:m-bus", value: { note: "half" }, at: "2026-11-23T09:00:00.000Z" };
-      await storage.keepDraft(draft);
-      expect(await storage.draft("log:m-bus")).toEqual(draft);
-      expect(await storage.lastSeq()).toBe(0);
-      expect(await storage.everything()).toEqual(BOOK);
-      await storage.dropDraft("log:m-bus");
-      expect(await storage.draft("log:m-bus")).toBeNull();
-    });
-
-    test("knows when it was last exported", async () => {
-      expect(await storage.lastExport()).toBeNull();
-      await storage.noteExport({ seq: 2, at: "2026-11-23T09:00:00.000Z" });
-      expect(await storage.lastExport()).toEqual({ seq: 2, at: "2026-11-23T09:00:00.000Z" });
     });
 
     const bus = (): Machine => {
@@ -289,36 +271,6 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       expect(await storage.everything()).toEqual(BOOK);
     });
 
-    test("keeps pictures by their hash, and drops those that nothing refers to", async () => {
-      const picture = (letter: string): StoredPicture => ({
-        hash: letter.repeat(64),
-        type: "image/jpeg",
-        bytes: new Uint8Array([1, 2, 3]),
-        width: 3,
-        height: 1,
-        keptAt: NOW,
-      });
-      for (const letter of ["a", "b", "c"]) await storage.keepPicture(picture(letter));
-      const bus = (BOOK.machines ?? []).find((machine) => machine.id === BUS) as Machine;
-      const shown = (letter: string): Machine => ({
-        ...bus,
-        pictures: [{ hash: letter.repeat(64) }],
-      });
-      const turn = (before: Machine, after: Machine): Promise<unknown> =>
-        storage.apply(
-          { command: "keep", records: [{ section: "machines", id: BUS, before, after }] },
-          NOW,
-        );
-      await turn(bus, shown("a"));
-      await turn(shown("a"), shown("b"));
-      expect(await storage.picturesInUse()).toEqual([picture("b")]);
-      expect(await storage.dropUnusedPictures(NOW)).toBe(0);
-      // The first can come back by undo; nothing knows the third.
-      expect(await storage.dropUnusedPictures("2026-11-24T09:00:00.000Z")).toBe(1);
-      expect(await storage.picture("a".repeat(64))).toEqual(picture("a"));
-      expect(await storage.picture("c".repeat(64))).toBeNull();
-    });
-
     test("refuses a reference to what is not there, and to take away what others refer to", async () => {
       const bus = (BOOK.machines ?? []).find((machine) => machine.id === BUS) as Machine;
       const shed = { id: "shed" as PlaceId, name: "Shed" };
@@ -339,22 +291,6 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
       const ids = (BOOK.machines ?? []).map((machine) => machine.id);
       const books = await storage.machineBooks([...ids, "nobody" as MachineId]);
       expect(books.map((book) => book.machines[0].id)).toEqual(ids);
-    });
-
-    test("keeps the board as it was stored, and takes a part only onto the board it follows", async () => {
-      expect(await storage.storedBoard()).toBeNull();
-      const [first, ...others] = reckonBoard(BOOK, TODAY);
-      if (first === undefined) throw new Error("the book has machines");
-      const board = { seq: 1, today: TODAY, program: "a", machines: [...others, first] };
-      await storage.storeBoard(board, null);
-      expect(await storage.storedBoard()).toEqual(board);
-      const part = { ...board, seq: 2, machines: [{ ...first, tasks: [] }] };
-      await storage.storeBoard(part, 0);
-      expect(await storage.storedBoard()).toEqual(board);
-      await storage.storeBoard(part, 1);
-      const machines = [...others, { ...first, tasks: [] }];
-      expect(await storage.storedBoard()).toEqual({ ...part, machines });
-      expect(await storage.everything()).toEqual(BOOK);
     });
   });
 }

@@ -1,1 +1,10 @@
-export { addDays, dayFromParts, type DayNumber, dayOf, daysBetween, formatDay, parseDay, partsFromDay } from "./dayNumber.js";
+export {
+  addDays,
+  dayFromParts,
+  type DayNumber,
+  dayOf,
+  daysBetween,
+  formatDay,
+  parseDay,
+  partsFromDay,
+} from "./dayNumber.js";

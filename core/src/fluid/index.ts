@@ -1,5 +1,25 @@
-export { type CapacityAnswer, capacityAnswers, DISAGREEMENT_SHARE, plainCapacity } from "./capacity.js";
-export { type Cold, type CoverIssue, type GradeAnswer, gradesInTheCold, productCovers } from "./covers.js";
+export {
+  type CapacityAnswer,
+  capacityAnswers,
+  DISAGREEMENT_SHARE,
+  plainCapacity,
+} from "./capacity.js";
+export {
+  type Cold,
+  type CoverIssue,
+  type GradeAnswer,
+  gradesInTheCold,
+  productCovers,
+} from "./covers.js";
 export { DEFAULT_COLD_MARGIN } from "./grade.js";
-export { BRAKE_TYPES, type BrakeType, COOLANT_FAMILIES, type CoolantFamily, FLUID_KINDS, type FluidKind, OIL_BASES, type OilBase } from "./kinds.js";
+export {
+  BRAKE_TYPES,
+  type BrakeType,
+  COOLANT_FAMILIES,
+  type CoolantFamily,
+  FLUID_KINDS,
+  type FluidKind,
+  OIL_BASES,
+  type OilBase,
+} from "./kinds.js";
 export { isRefused, mixing, type MixingAnswer } from "./mixing.js";

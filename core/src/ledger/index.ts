@@ -1,3 +1,17 @@
-export { bookWithout, correctEntry, correctMeterChange, correctReading, type NotCorrectable, withdrawRecord } from "./corrections.js";
+export {
+  bookWithout,
+  correctEntry,
+  correctMeterChange,
+  correctReading,
+  type NotCorrectable,
+  withdrawRecord,
+} from "./corrections.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
-export { logWork, type LogWorkInput, type LogWorkIssue, mayHoldUntil, workDoubts, type WorkFigure } from "./logWork.js";
+export {
+  logWork,
+  type LogWorkInput,
+  type LogWorkIssue,
+  mayHoldUntil,
+  workDoubts,
+  type WorkFigure,
+} from "./logWork.js";

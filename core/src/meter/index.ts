@@ -1,4 +1,11 @@
-export { addMeter, believeMeter, changeMeter, guessChange, type MeterIssue, stopMeter } from "./changeMeter.js";
+export {
+  addMeter,
+  believeMeter,
+  changeMeter,
+  guessChange,
+  type MeterIssue,
+  stopMeter,
+} from "./changeMeter.js";
 export { dialOn } from "./dials.js";
 export { type FigureDoubt, reckonedDial } from "./figureDoubt.js";
 export { CEILING_PER_DAY } from "./keptPoints.js";
@@ -8,4 +15,9 @@ export type { Point } from "./points.js";
 export { type MeterFigureIssue, readMeter, readMeters } from "./readMeter.js";
 export { type MeterReckoning, reckonMeters } from "./reckonMeter.js";
 export { runningDaysOf } from "./runningDays.js";
-export { type DialFigureInput, type FigureAnswer, type FigureIssue, meterReckoningOf } from "./settleFigure.js";
+export {
+  type DialFigureInput,
+  type FigureAnswer,
+  type FigureIssue,
+  meterReckoningOf,
+} from "./settleFigure.js";

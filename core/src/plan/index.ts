@@ -1,5 +1,18 @@
-export { applyPlan, type ApplyPlanIssue, type NotApplicable, type PlanOffer, planOffers } from "./applyPlan.js";
-export { type LadderInput, type LadderIssue, laddersOf, type LadderStep, stepsIncluded, writeLadder } from "./ladder.js";
+export {
+  applyPlan,
+  type ApplyPlanIssue,
+  type NotApplicable,
+  type PlanOffer,
+  planOffers,
+} from "./applyPlan.js";
+export {
+  type LadderInput,
+  type LadderIssue,
+  laddersOf,
+  type LadderStep,
+  stepsIncluded,
+  writeLadder,
+} from "./ladder.js";
 export { plansFor } from "./library.js";
 export { nextTurns } from "./occurrences.js";
 export { type Plan, planOfMachine } from "./plan.js";

@@ -1,3 +1,4 @@
+import { keepsBesideRecords } from "../../test/besideAcceptance.js";
 import { performsCommands } from "../../test/commandAcceptance.js";
 import { acceptsAsBookStorage } from "../../test/storageAcceptance.js";
 import { DexieStorage } from "./dexieStorage.js";
@@ -6,6 +7,7 @@ import { MemoryStorage } from "./memoryStorage.js";
 const inMemory = () => Promise.resolve(new MemoryStorage());
 acceptsAsBookStorage("memory", inMemory);
 performsCommands("memory", inMemory);
+keepsBesideRecords("memory", inMemory);
 
 let count = 0;
 const inDatabase = () => {
@@ -14,3 +16,4 @@ const inDatabase = () => {
 };
 acceptsAsBookStorage("the database", inDatabase);
 performsCommands("the database", inDatabase);
+keepsBesideRecords("the database", inDatabase);

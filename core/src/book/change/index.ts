@@ -1,6 +1,11 @@
 export { applyChange, type Change, fieldsOf, put, type RecordChange } from "./change.js";
 export { changeSettings, type SettingsInput, type SettingsIssue } from "./changeSettings.js";
-export { type ChangedElsewhere, type CommandContext, type CommandResult, joined } from "./command.js";
+export {
+  type ChangedElsewhere,
+  type CommandContext,
+  type CommandResult,
+  joined,
+} from "./command.js";
 export { type EditedSection, type KeepIssue, keepRecord } from "./keepRecord.js";
 export { headAfter } from "./removed.js";
 export { failure, type Result, success } from "./result.js";

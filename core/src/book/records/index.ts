@@ -1,7 +1,31 @@
-export { type BoardColumn, type BoardGrouping, type BoardOf, type BoardShown, type BoardView, boardViewSchema } from "./boardView.js";
+export {
+  type BoardColumn,
+  type BoardGrouping,
+  type BoardOf,
+  type BoardShown,
+  type BoardView,
+  boardViewSchema,
+} from "./boardView.js";
 export type { Entry, LookAgain, ReminderFactCode } from "./entry.js";
 export { type Capacity, CAPACITY_CONDITIONS, type CapacityCondition, type Fluid } from "./fluid.js";
-export type { BayId, EntryId, FitmentId, FluidId, JourneyId, MachineId, MeterId, PartId, PersonId, PlaceId, ProductId, ReadingId, ServicePointId, SpecificationId, TaskId, VisitId } from "./ids.js";
+export type {
+  BayId,
+  EntryId,
+  FitmentId,
+  FluidId,
+  JourneyId,
+  MachineId,
+  MeterId,
+  PartId,
+  PersonId,
+  PlaceId,
+  ProductId,
+  ReadingId,
+  ServicePointId,
+  SpecificationId,
+  TaskId,
+  VisitId,
+} from "./ids.js";
 export { DEFAULT_DAYS_CLEAR, type Journey, type JourneyLoad } from "./journey.js";
 export type { Known } from "./known.js";
 export type { CalendarLimitRecord, LimitRecord, MeterLimitRecord } from "./limitRecord.js";
@@ -17,11 +41,38 @@ export type { Reminder } from "./reminder.js";
 export { nextRevision, revisionOf, withRevision } from "./revision.js";
 export type { RunningIn, RunningInStage } from "./runningIn.js";
 export { SECTION_WORDS } from "./sectionWords.js";
-export { BOOK_FORMAT, BOOK_VERSION, DATED_SECTIONS, type DatedSection, DECLARED, isDated, isOwned, isShared, OWNED_SECTIONS, type OwnedSection, PLATE_SECTIONS, RULE_SECTIONS, type RuleSection, SECTIONS, SHARED_SECTIONS, type SharedSection } from "./sections.js";
+export {
+  BOOK_FORMAT,
+  BOOK_VERSION,
+  DATED_SECTIONS,
+  type DatedSection,
+  DECLARED,
+  isDated,
+  isOwned,
+  isShared,
+  OWNED_SECTIONS,
+  type OwnedSection,
+  PLATE_SECTIONS,
+  RULE_SECTIONS,
+  type RuleSection,
+  SECTIONS,
+  SHARED_SECTIONS,
+  type SharedSection,
+} from "./sections.js";
 export type { LaidUp, Needed, Stop } from "./service.js";
 export { POINT_PURPOSES, type PointPurpose, type ServicePoint } from "./servicePoint.js";
-export { DEFAULT_PLANNING, type Planning, planningOf, type Settings, settingsOf } from "./settings.js";
-export { type Specification, SPECIFICATION_GROUPS, type SpecificationGroup } from "./specification.js";
+export {
+  DEFAULT_PLANNING,
+  type Planning,
+  planningOf,
+  type Settings,
+  settingsOf,
+} from "./settings.js";
+export {
+  type Specification,
+  SPECIFICATION_GROUPS,
+  type SpecificationGroup,
+} from "./specification.js";
 export { OUTSIDE_REASONS, type Task, type TaskUse } from "./task.js";
 export type { Visit } from "./visit.js";
 export type { Bay, Person, Place } from "./workshop.js";

@@ -2,6 +2,19 @@ export { crossingRecords } from "./crossing.js";
 export { byDate, currentRecords, supersededIds } from "./currentRecords.js";
 export type { DatedRecord } from "./dated.js";
 export { dependOnProducts, machineBookOf, machineBooksOf, sliceOf } from "./machineBook.js";
-export { EMPTY_PLATE, type MachinePlate, machinePlateOf, type SharedBook, sharedBookOf } from "./machinePlate.js";
+export {
+  EMPTY_PLATE,
+  type MachinePlate,
+  machinePlateOf,
+  type SharedBook,
+  sharedBookOf,
+} from "./machinePlate.js";
 export { recordsByMachine } from "./machineRecords.js";
-export { BOOK_NEEDS, type Inside, type MachineBook, type Need, type SharedSlice, type Slice } from "./slice.js";
+export {
+  BOOK_NEEDS,
+  type Inside,
+  type MachineBook,
+  type Need,
+  type SharedSlice,
+  type Slice,
+} from "./slice.js";

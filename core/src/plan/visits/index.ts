@@ -5,7 +5,26 @@ export { hoursOf, minutesOf, ridgeOf, type Week, type WorkHours, workHoursOf } f
 export type { RoomMove } from "./roomMoves.js";
 export { type Blocked, mondayOf, spareDays, weekdayOf } from "./spareDays.js";
 export { countsOn, isPastHardEnd, type Turn, turnKey, turnOn } from "./turn.js";
-export { acceptVisits, addToVisit, dropVisit, leaveOut, moveVisit, type NewVisit, noteVisit, pinVisit, splitVisit, VISIT_NEEDS, type VisitContext, type VisitIssue } from "./visitChanges.js";
-export { type OtherDay, otherDays, type TurnShare, type VisitCost, visitCostOn } from "./visitCost.js";
+export {
+  acceptVisits,
+  addToVisit,
+  dropVisit,
+  leaveOut,
+  moveVisit,
+  type NewVisit,
+  noteVisit,
+  pinVisit,
+  splitVisit,
+  VISIT_NEEDS,
+  type VisitContext,
+  type VisitIssue,
+} from "./visitChanges.js";
+export {
+  type OtherDay,
+  otherDays,
+  type TurnShare,
+  type VisitCost,
+  visitCostOn,
+} from "./visitCost.js";
 export { awayOn, type PlanSource, planUntil, visitsOfMachine } from "./visitsOfMachine.js";
 export { type FullWeek, movesOutOf, otherWeeks, type WeekVisit } from "./weekRoom.js";
