@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import { useKept } from "../kept/useKept.js";
+import { useKept } from "./useKept.js";
 import { useBook } from "./openBook.js";
 import { useAppDispatch, useAppSelector } from "./store.js";
 import { visits } from "./visits.js";

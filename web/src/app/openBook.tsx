@@ -5,7 +5,7 @@ import type { TakenOver } from "../data/dexieBoardSource.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
 import { bookById, type BookEntry } from "../data/registry.js";
-import { useKept } from "../kept/useKept.js";
+import { useKept } from "./useKept.js";
 import { board } from "./board.js";
 import { notifyFailure } from "./notify.js";
 import { storedUndo, storeUndo, undoRestored } from "./undo.js";

@@ -2,11 +2,11 @@ import type { DayNumber } from "@yonderfell/core";
 import { liveQuery } from "dexie";
 import { useEffect } from "react";
 import type { BookStorage } from "../data/bookStorage.js";
-import { store } from "../app/store.js";
+import { store } from "./store.js";
 import { errorWords } from "../words/errorWords.js";
-import type { KeptUpdate } from "./keeper.js";
-import { keptClient, type KeptListener } from "./keptClient.js";
-import type { KeptActions } from "./keptState.js";
+import type { KeptUpdate } from "../kept/keeper.js";
+import { keptClient, type KeptListener } from "../kept/keptClient.js";
+import type { KeptActions } from "../kept/keptState.js";
 
 /** Keeps something of a book current while it is shown: its worker is woken by every change and every new day. `workerOf` starts it. */
 export function useKept<Update extends KeptUpdate>(
