@@ -11,7 +11,7 @@ import { readCsv } from "../src/exchange/csv/readCsv.js";
 import { bookOf, done, read, task, VAN, type BookParts } from "./books.js";
 
 /** The day of all these. */
-export const TODAY = dayOf("2026-11-23");
+const TODAY = dayOf("2026-11-23");
 /** How a person here writes. */
 export const HABITS = { dates: "dmy", decimal: "." } as const;
 
