@@ -5,7 +5,7 @@ import { graceOf, type CalendarLimit } from "../../limit/limit.js";
 import { datedFact } from "../completion.js";
 import { certain } from "../forecast.js";
 import { firstGridDay, satisfiedGridDay } from "../grid.js";
-import type { Basis, CalendarLimitReckoning } from "../limitReckoning.js";
+import type { Basis, CalendarLimitReckoning, Status } from "../limitReckoning.js";
 import { calendarStatus, windowsFor } from "../status.js";
 import {
   nthBasis,
@@ -85,21 +85,29 @@ export function nthCalendarDue(
 
 /** A calendar limit on a day (due rules §7). */
 export function reckonCalendarLimit(
-  { kind, limit, due }: CalendarLimitDue,
+  { limit, due }: CalendarLimitDue,
   today: DayNumber,
   settings: Settings,
 ): CalendarLimitReckoning {
-  const own = { kind, limit, basis: due.basis };
-  if (due.state !== "set") {
-    const nothing = { from: null, dueOn: null, remaining: null, forecast: null, graceUntil: null };
-    return { ...own, ...nothing, status: due.state };
+  const dueOn = due.state === "set" ? due.due : null;
+  const remaining = dueOn === null ? null : dueOn - today;
+  let status: Status = due.state === "set" ? "unknown" : due.state;
+  if (remaining !== null) {
+    const windows = windowsFor(intervalDays(limit.interval), settings);
+    status = calendarStatus(limit, remaining, today, windows);
   }
-  const { due: dueOn, from } = due;
-  const remaining = dueOn - today;
-  const windows = windowsFor(intervalDays(limit.interval), settings);
-  const status = calendarStatus(limit, remaining, today, windows);
-  const graceUntil = calendarGraceEnd(limit, dueOn);
-  return { ...own, from, dueOn, remaining, forecast: certain(dueOn), graceUntil, status };
+  // Written out whole, as that of a meter limit.
+  return {
+    kind: "calendar",
+    limit,
+    basis: due.basis,
+    from: due.state === "set" ? due.from : null,
+    dueOn,
+    remaining,
+    forecast: dueOn === null ? null : certain(dueOn),
+    graceUntil: dueOn === null ? null : calendarGraceEnd(limit, dueOn),
+    status,
+  };
 }
 
 /** The last day within the grace of a calendar limit that falls due on `day`; null where it has none or is hard (due rules §4). */
