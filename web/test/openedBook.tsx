@@ -83,10 +83,22 @@ export function layOutAsOnADesk(): void {
     writable: true,
     value: () => undefined,
   });
+  readStylesAsWritten();
   const nothing = (): void => undefined;
   globalThis.ResizeObserver = class {
     observe = nothing;
     unobserve = nothing;
     disconnect = nothing;
   };
+}
+
+/**
+ * There are no style sheets here, so that what an element looks like is what is written on it, and hidden what is
+ * marked so. Working the cascade out for every element that is asked for by its role takes most of such a test.
+ */
+function readStylesAsWritten(): void {
+  const hidden = document.createElement("div").style;
+  hidden.display = "none";
+  globalThis.getComputedStyle = (element: Element): CSSStyleDeclaration =>
+    element.hasAttribute("hidden") ? hidden : (element as HTMLElement).style;
 }
