@@ -1,5 +1,5 @@
 import { FolderOpen } from "lucide-react";
-import { useRef, type ReactElement } from "react";
+import { useRef, type ReactElement, type Ref } from "react";
 import { QUIET_BUTTON } from "./buttons.js";
 
 /** Chooses a file from the device: a book, unless other kinds are named. */
@@ -8,6 +8,7 @@ export function FileButton({
   onFile,
   look = QUIET_BUTTON,
   isDisabled = false,
+  buttonRef,
   accept = ".json,.zip,application/json,application/zip",
 }: {
   readonly label: string;
@@ -15,11 +16,13 @@ export function FileButton({
   readonly look?: string;
   readonly isDisabled?: boolean;
   readonly accept?: string;
+  readonly buttonRef?: Ref<HTMLButtonElement>;
 }): ReactElement {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <button
+        ref={buttonRef}
         type="button"
         className={look}
         disabled={isDisabled}

@@ -16,10 +16,10 @@ export function Progress({
   const percent = share === null ? null : Math.round(share * 100);
   return (
     <div className="mt-2 flex flex-wrap items-center gap-4">
-      <label className="flex items-center gap-3">
+      <label className="flex min-w-0 flex-wrap items-center gap-x-3 gap-y-1">
         {label}
         <progress
-          className="h-2.5 w-56 accent-(--clear)"
+          className="h-2.5 w-56 max-sm:w-36"
           {...(percent === null ? {} : { max: 100, value: percent })}
         />
         {percent !== null && (

@@ -1,11 +1,12 @@
 import { proxy } from "comlink";
 import { BookPlus } from "lucide-react";
-import { useState, type ReactElement } from "react";
+import { useState, type ReactElement, type Ref } from "react";
 import { goToBook } from "../../app/goToBook.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { keepBook, newBookEntry } from "../../data/books.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Progress } from "../../ui/Progress.js";
+import { useFocusNext } from "../../ui/useFocusNext.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { countsWords, datesWords, doubtfulWords, faultWords } from "../../words/bookWords.js";
 import { errorWords } from "../../words/errorWords.js";
@@ -20,20 +21,33 @@ const FILE_END = /(-\d{4}-\d{2}-\d{2})?(\.yonderfell)?\.json$/i;
 /** Opens a book file: says what it holds first, then keeps it as a new book beside the others. */
 export function OpenFile(): ReactElement {
   const { look, choose, forget, stop } = useFileLook();
+  const [isKeeping, setIsKeeping] = useState(false);
+  const { ref, focusNext } = useFocusNext<HTMLButtonElement>();
+  const end = (): void => {
+    stop();
+    focusNext();
+  };
   return (
     <div className="space-y-3">
       <FileButton
         label="Open a book file"
-        isDisabled={look.code === "looking"}
+        isDisabled={look.code === "looking" || isKeeping}
+        buttonRef={ref}
         onFile={(file) => void choose(file)}
       />
       <div aria-live="polite">
         {look.code === "looking" && (
-          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
+          <Progress label={`Looking through ${look.file}`} share={null} onStop={end} />
         )}
         {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
         {look.code === "sound" && (
-          <KeepFile key={look.file} file={look.file} summary={look.summary} onForget={forget} />
+          <KeepFile
+            key={look.file}
+            file={look.file}
+            summary={look.summary}
+            onKeeping={setIsKeeping}
+            onForget={forget}
+          />
         )}
       </div>
     </div>
@@ -43,23 +57,32 @@ export function OpenFile(): ReactElement {
 interface KeepFileProps {
   readonly file: string;
   readonly summary: BookSummary;
+  /** Told when the keeping begins and when it has ended without the book. */
+  readonly onKeeping: (isKeeping: boolean) => void;
   readonly onForget: () => void;
 }
 
-function useKeeping(startName: string): {
+function useKeeping(
+  startName: string,
+  onKeeping: (isKeeping: boolean) => void,
+): {
   readonly name: string;
   readonly setName: (name: string) => void;
   /** The share of it that is written; null while it is not being kept. */
   readonly share: number | null;
   readonly failure: string;
   readonly keep: () => Promise<void>;
+  /** The button that keeps it: it has the focus again where the keeping was stopped. */
+  readonly again: Ref<HTMLButtonElement>;
 } {
   const [name, setName] = useState(startName);
   const [failure, setFailure] = useState("");
   const [share, setShare] = useState<number | null>(null);
+  const { ref, focusNext } = useFocusNext<HTMLButtonElement>();
   const once = useOneAtATime();
   const keepNow = async (): Promise<void> => {
     setShare(0);
+    onKeeping(true);
     setFailure("");
     try {
       const entry = newBookEntry(name.trim());
@@ -69,13 +92,16 @@ function useKeeping(startName: string): {
       setFailure(errorWords(error));
     }
     setShare(null);
+    onKeeping(false);
+    focusNext();
   };
-  return { name, setName, share, failure, keep: () => once(keepNow) };
+  return { name, setName, share, failure, keep: () => once(keepNow), again: ref };
 }
 
-function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
-  const { name, setName, share, failure, keep } = useKeeping(
+function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactElement {
+  const { name, setName, share, failure, keep, again } = useKeeping(
     summary.name ?? file.replace(FILE_END, ""),
+    onKeeping,
   );
   return (
     <form
@@ -108,7 +134,12 @@ function KeepFile({ file, summary, onForget }: KeepFileProps): ReactElement {
       )}
       {share === null ? (
         <div className="flex flex-wrap gap-3">
-          <button type="submit" className={PRIMARY_BUTTON} disabled={name.trim() === ""}>
+          <button
+            ref={again}
+            type="submit"
+            className={PRIMARY_BUTTON}
+            disabled={name.trim() === ""}
+          >
             <BookPlus size={20} aria-hidden="true" />
             Keep it as a new book
           </button>

@@ -56,7 +56,9 @@ test("while a file is looked through, that can be ended, and another be chosen",
   await user.click(screen.getByRole("button", { name: "Stop" }));
   expect(mockEnd).toHaveBeenCalledTimes(1);
   expect(screen.queryByRole("progressbar")).toBeNull();
-  expect(screen.getByRole("button", { name: "Open a book file" })).toBeEnabled();
+  const other = screen.getByRole("button", { name: "Open a book file" });
+  expect(other).toBeEnabled();
+  expect(other).toHaveFocus();
 });
 
 test("while it is kept, how far it is stands there; stopped, it can still be kept under its name", async () => {
@@ -74,6 +76,7 @@ test("while it is kept, how far it is stands there; stopped, it can still be kep
   const bar = await screen.findByRole("progressbar", { name: /Keeping it/ });
   await waitFor(() => expect(mockFiles.keep).toHaveBeenCalledTimes(1));
   act(() => tell(0.42));
+  expect(screen.getByRole("button", { name: "Open a book file" })).toBeDisabled();
   expect(bar).toHaveAttribute("value", "42");
   await user.click(screen.getByRole("button", { name: "Stop" }));
   expect(mockFiles.stop).toHaveBeenCalledTimes(1);
@@ -81,7 +84,7 @@ test("while it is kept, how far it is stands there; stopped, it can still be kep
     first.say(false);
     await first.promise;
   });
-  await screen.findByRole("button", { name: "Keep it as a new book" });
+  expect(await screen.findByRole("button", { name: "Keep it as a new book" })).toHaveFocus();
   expect(lastName()).toBe("Upper vale");
   expect(goToBook).not.toHaveBeenCalled();
   mockFiles.keep.mockResolvedValue(true);
