@@ -60,7 +60,7 @@ export function useCommands<Issue extends { readonly code: string } = never>(
         } catch (error) {
           return fail(`It was not saved: ${errorWords(error)}. What you typed is still here.`);
         }
-        noteChange(saved);
+        await noteChange(saved, storage);
         fail("");
         const words = typeof told === "string" ? told : told(saved);
         if (words !== "") notifyChange(words);

@@ -7,9 +7,13 @@ import {
   type Visit,
 } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
-import { changeWords, readingsIn } from "./changeWords.js";
+import { changedMachine, changeWords, readingsIn } from "./changeWords.js";
 
 const BOARD = reckonBoard(BOOK, TODAY);
+
+/** A change worded by its machine on the board. */
+const wordsOf = (one: Change): string =>
+  changeWords(one, BOARD.find(({ machine }) => machine.id === changedMachine(one)) ?? null);
 const plain = (words: string): string => words.replaceAll("\u00a0", " ");
 
 const change = (command: string, ...records: readonly RecordChange[]): Change => ({
@@ -69,19 +73,19 @@ test.each<readonly [Change, string]>([
   [change("drop-visit", visit), "dropping of a visit of 07"],
   [change("something-newer", visit), "change of 1 record"],
 ])("%#: what was changed is said in a few words", (one, words) => {
-  expect(plain(changeWords(one, BOARD))).toBe(words);
+  expect(plain(wordsOf(one))).toBe(words);
 });
 
 test("what is taken out is called by what it was", () => {
   const gone = { ...fluid, before: fluid.after, after: null } as RecordChange;
-  expect(plain(changeWords(change("remove-record", gone), BOARD))).toMatch(
+  expect(plain(wordsOf(change("remove-record", gone)))).toMatch(
     /^fluid( system)? Gearbox of 07 taken out$/,
   );
 });
 
 test("a machine that is not on the board is a machine", () => {
-  expect(plain(changeWords(change("apply-plan", task), []))).toBe("1 task for a machine");
-  expect(plain(changeWords(change("log-work", entry), []))).toBe(
+  expect(plain(changeWords(change("apply-plan", task), null))).toBe("1 task for a machine");
+  expect(plain(changeWords(change("log-work", entry), null))).toBe(
     "work on a machine, 20 Nov 2026: t-bus-oil",
   );
 });

@@ -1,10 +1,13 @@
 import {
   dayOf,
-  type BoardMachine,
+  isShared,
   type Change,
   type Entry,
+  type Machine,
+  type Meter,
   type Reading,
   type RecordChange,
+  type Task,
 } from "@yonderfell/core";
 import { sectionNoun } from "./bookWords.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
@@ -14,10 +17,22 @@ const machineOf = ({ before, after }: RecordChange): string => {
   return record.machine ?? record.id ?? "";
 };
 
-/** What a change was, in a few words: `work on 07, 23 Nov 2026: engine oil and filter`. */
-export function changeWords(change: Change, machines: readonly BoardMachine[]): string {
+/** What a machine, its meters and its tasks are called. */
+export interface NamedMachine {
+  readonly machine: Machine;
+  readonly meters: readonly { readonly meter: Meter }[];
+  readonly tasks: readonly { readonly task: Task }[];
+}
+
+/** The machine that a change is told of by; null where it has none. */
+export function changedMachine(change: Change): string | null {
   const last = change.records.at(-1);
-  const machine = machines.find((one) => last !== undefined && one.machine.id === machineOf(last));
+  return last === undefined || isShared(last.section) ? null : machineOf(last) || null;
+}
+
+/** What a change was, in a few words: `work on 07, 23 Nov 2026: engine oil and filter`. `machine` is the one it is told of by. */
+export function changeWords(change: Change, machine: NamedMachine | null): string {
+  const last = change.records.at(-1);
   const tag = machine?.machine.tag ?? "a machine";
   if (change.command.endsWith("-visit")) return visitWords(change, tag);
   switch (change.command) {
@@ -108,7 +123,7 @@ function recordChangeWords(
   return `${noun} ${nameOf(change)}${on} ${DONE[command]}`.replace("  ", " ");
 }
 
-function entryWords(entry: Entry, machine: BoardMachine | undefined): string {
+function entryWords(entry: Entry, machine: NamedMachine | null): string {
   const names = (entry.tasks ?? []).map(
     (id) => machine?.tasks.find(({ task }) => task.id === id)?.task.name.toLowerCase() ?? id,
   );
@@ -116,7 +131,7 @@ function entryWords(entry: Entry, machine: BoardMachine | undefined): string {
   return `, ${fullDate(dayOf(entry.date))}${done}`;
 }
 
-function readingWords(reading: Reading, machine: BoardMachine | undefined): string {
+function readingWords(reading: Reading, machine: NamedMachine | null): string {
   const meter = machine?.meters.find((one) => one.meter.id === reading.meter)?.meter;
   return meter === undefined ? "" : `, ${dialFigureWithUnit(reading.value, meter.unit)}`;
 }

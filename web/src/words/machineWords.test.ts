@@ -8,7 +8,7 @@ import type {
 } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { countsWords } from "./bookWords.js";
-import { changeWords, readingsIn } from "./changeWords.js";
+import { changedMachine, changeWords, readingsIn } from "./changeWords.js";
 import { exportFileName } from "./exportFileName.js";
 import { namesOf, recordWords } from "./handOverWords.js";
 import {
@@ -92,7 +92,8 @@ test.each<[Change, string]>([
   [change("stop-meter", "machines", BUS, BUS), "meter of 07"],
   [change("read-meters", "readings", null, { machine: "m-bus" }), "1 reading"],
 ])("a change is named: %#", (made, words) => {
-  expect(plain(changeWords(made, BOARD))).toBe(words);
+  const machine = BOARD.find((one) => one.machine.id === changedMachine(made)) ?? null;
+  expect(plain(changeWords(made, machine))).toBe(words);
 });
 
 test("figures that are set aside are not counted as read", () => {

@@ -117,7 +117,7 @@ export function useReadingSheet(): ReadingSheetState {
       new Map([...figures].filter(([key]) => !isSaved(key, rows, inputs, result.refused))),
     );
     if (result.saved === null) return;
-    noteChange(result.saved);
+    await noteChange(result.saved, storage);
     notifyChange(`${counted(readingsIn(result.saved.change), "reading")} saved.`);
   };
   const save = (): void =>
