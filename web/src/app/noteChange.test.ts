@@ -1,3 +1,4 @@
+/** @jest-environment jsdom */
 import { BOOK_NEEDS, logWork, type MachineId, type TaskId } from "@yonderfell/core";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
 import { MemoryStorage } from "../data/memoryStorage.js";
