@@ -1,9 +1,8 @@
 import {
-  isShared,
   keepRecord,
+  ownerOf,
   type EditedSection,
   type KeepIssue,
-  type MachineId,
   type Need,
   type RecordOf,
   type Result,
@@ -30,11 +29,11 @@ async function keepIn<S extends EditedSection>(
 ): Promise<Result<Saved, KeepIssue | CommonRefusal>> {
   const keep = (held: Readonly<Partial<Record<Section, unknown>>>) =>
     keepRecord(held[section] as readonly RecordOf[S][], section, before, after);
-  if (isShared(section)) return storage.performShared([section], keep, around);
   const record = after ?? before;
-  const owner = section === "machines" ? record?.id : (record as RecordOf["tasks"] | null)?.machine;
+  const owner = record === null ? null : ownerOf(section, record);
+  if (owner === null) return storage.performShared([section], keep, around);
   const needs: readonly Need[] = section === "machines" ? [] : [section];
-  return storage.perform(owner as MachineId, needs, keep, around);
+  return storage.perform(owner, needs, keep, around);
 }
 
 function issueWords(issue: KeepIssue): string {

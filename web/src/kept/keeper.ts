@@ -26,7 +26,7 @@ export interface KeptUpdate<Kept extends OfMachine = OfMachine> {
   readonly machines: readonly Kept[];
 }
 
-/** What is kept is made of: the settings and sections of the book that are read for it. */
+/** What is kept is made of: the settings and sections of the book that are read for it. A change of any other leaves it as it is. */
 export interface Reads {
   readonly settings: readonly Setting[];
   readonly sections: readonly Section[];
@@ -70,7 +70,7 @@ export abstract class Keeper<Update extends KeptUpdate> {
     if (this.today === today && this.seq === seq) return;
     const lines = this.today === today ? await this.source.changesAfter(this.seq) : null;
     const isWhole = lines === null || lines.some(({ change }) => movesAll(change, this.reads));
-    const machines = isWhole ? null : [...new Set(lines.flatMap((line) => line.machines))];
+    const machines = isWhole ? null : machinesMoved(lines, this.reads);
     const update = await this.make({ today, seq, lines, machines });
     this.today = today;
     this.seq = seq;
@@ -89,6 +89,14 @@ export abstract class Keeper<Update extends KeptUpdate> {
 
   /** Makes all of it, or some machines again. */
   protected abstract make(since: Since): Promise<Update>;
+}
+
+/** The machines whose records that are read some changes have touched. */
+function machinesMoved(lines: readonly JournalLine[], { sections }: Reads): MachineId[] {
+  const moved = lines.filter(({ change }) =>
+    change.records.some(({ section }) => sections.includes(section)),
+  );
+  return [...new Set(moved.flatMap(({ machines }) => machines))];
 }
 
 /** Whether a change may move every machine, or adds or takes away one. */

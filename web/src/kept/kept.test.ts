@@ -20,7 +20,7 @@ class LogKeeper extends Keeper<KeptUpdate<Logged>> {
   storesWith: Error | null = null;
 
   constructor(private readonly storage: MemoryStorage) {
-    super(storage, { settings: ["leadDays"], sections: ["entries", "parts"] });
+    super(storage, { settings: ["leadDays"], sections: ["machines", "entries", "parts"] });
   }
 
   override stored(): Promise<void> {
@@ -109,8 +109,9 @@ test("what all machines are made of makes all anew; what is not read, and a mach
   const now = "2026-11-23T09:00:00.000Z";
   const [part] = BOOK.parts ?? [];
   const [place] = BOOK.places ?? [];
+  const [task] = (BOOK.tasks ?? []).filter(({ machine }) => machine === BUS);
   const [bus] = (BOOK.machines ?? []).filter(({ id }) => id === BUS);
-  const note = async (section: "parts" | "places" | "machines", before: object) => {
+  const note = async (section: "parts" | "places" | "machines" | "tasks", before: object) => {
     const id = (before as { id: string }).id;
     const record = { section, id, before, after: { ...before, note: "seen" } };
     await storage.apply({ command: "note", records: [record as never] }, now);
@@ -119,7 +120,8 @@ test("what all machines are made of makes all anew; what is not read, and a mach
   await note("parts", part as object);
   await note("places", place as object);
   await note("machines", bus as object);
-  expect(keeper.made).toEqual([null, null, [], [BUS]]);
+  await note("tasks", task as object);
+  expect(keeper.made).toEqual([null, null, [], [BUS], []]);
 });
 
 test("woken while it is asked, it looks again once, for the day that came last", async () => {

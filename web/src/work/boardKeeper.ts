@@ -1,7 +1,7 @@
 import {
-  BOOK_NEEDS,
   machinesInOrder,
   reckonMachineBook,
+  RULE_SECTIONS,
   type BoardMachine,
   type DayNumber,
 } from "@yonderfell/core";
@@ -14,7 +14,7 @@ export type BoardUpdate = KeptUpdate<BoardMachine>;
 /** What the board is made of: what reckoning reads, and the products that are in the machines. */
 const READS: Reads = {
   settings: ["dueWithinDays", "leadDays", "staleAfterDays"],
-  sections: [...BOOK_NEEDS.filter((need) => need !== "inside"), "machines", "fluids", "products"],
+  sections: [...RULE_SECTIONS, "fluids", "products"],
 };
 
 /** So many machines of a stored board are shown before the rest is read. */

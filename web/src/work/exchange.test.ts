@@ -89,6 +89,25 @@ test("how far the keeping is, is told; stopped on the way, nothing of it is kept
   kept.close();
 });
 
+test("pictures count as well, and stopped among them the book is not kept", async () => {
+  const { files } = exchange();
+  const pictures = [pictureOf(1), pictureOf(2), pictureOf(3)];
+  const [first] = pictures;
+  if (first === undefined) throw new Error("there are three");
+  await files.look(new Blob([zipOfBook(textOfBook(withPicture(first), "Vale"), pictures)]), TODAY);
+  const told: number[] = [];
+  expect(await files.keep("whole", (share) => told.push(share))).toBe(true);
+  expect(told).toHaveLength(4);
+  expect(told.slice(0, 3).every((share) => share < 1)).toBe(true);
+  expect(told.at(-1)).toBe(1);
+  told.length = 0;
+  const isKept = await files.keep("stopped", (share) => {
+    told.push(share);
+    if (told.length === 2) files.stop();
+  });
+  expect([isKept, told.length]).toEqual([false, 2]);
+});
+
 test("pictures travel beside the book, out and in", async () => {
   const { files, stored } = exchange();
   const picture = pictureOf(1, 2, 3);

@@ -92,18 +92,25 @@ export class Exchange {
     return { ok: true, value: summaryOf(read.value.book, today) };
   }
 
-  /** Stores the file looked at in a new database, and tells as it goes which share of its records is written. Answers whether it is kept: not where it was stopped, and then nothing of it is. */
+  /**
+   * Stores the file looked at in a new database, and tells as it goes which share of its records and pictures is
+   * written. Answers whether it is kept: not where it was stopped; its database is to be deleted then.
+   */
   async keep(database: string, onProgress: (share: number) => void): Promise<boolean> {
     const { book, pictures } = this.found();
-    const all = recordCount(book);
+    const records = recordCount(book);
+    const note = (written: number): void => {
+      if (this.isStopped) throw new Error("stopped");
+      onProgress(written / (records + pictures.length));
+    };
     this.isStopped = false;
     try {
       await withStorage(this.open, database, async (storage) => {
-        await storage.fill(book, (written) => {
-          if (this.isStopped) throw new Error("stopped");
-          onProgress(written / all);
-        });
-        for (const picture of pictures) await storage.keepPicture(picture);
+        await storage.fill(book, note);
+        for (const [at, picture] of pictures.entries()) {
+          await storage.keepPicture(picture);
+          note(records + at + 1);
+        }
       });
       return true;
     } catch (error) {
@@ -112,7 +119,7 @@ export class Exchange {
     }
   }
 
-  /** Stops the keeping that is under way: nothing of it is kept. */
+  /** Stops the keeping that is under way. */
   stop(): void {
     this.isStopped = true;
   }

@@ -1,18 +1,33 @@
 import { wrap, type Remote } from "comlink";
 import type { Exchange } from "./exchange.js";
 
-let worker: Worker | null = null;
-let remote: Remote<Exchange> | null = null;
+/** An exchange of files in a worker of its own, which starts with the first use. */
+class Exchanging {
+  private worker: Worker | null = null;
+  private remote: Remote<Exchange> | null = null;
 
-/** The exchange of files, in a worker of its own that starts with the first use. */
-export function exchange(): Remote<Exchange> {
-  worker ??= new Worker(new URL("./exchange.worker.ts", import.meta.url), { type: "module" });
-  remote ??= wrap<Exchange>(worker);
-  return remote;
+  get(): Remote<Exchange> {
+    this.worker ??= new Worker(new URL("./exchange.worker.ts", import.meta.url), {
+      type: "module",
+    });
+    this.remote ??= wrap<Exchange>(this.worker);
+    return this.remote;
+  }
+
+  end(): void {
+    this.worker?.terminate();
+    [this.worker, this.remote] = [null, null];
+  }
 }
 
-/** Ends whatever the exchange is at; what was asked of it is never answered. It stores nothing while it only reads. */
-export function endExchange(): void {
-  worker?.terminate();
-  [worker, remote] = [null, null];
-}
+const out = new Exchanging();
+const coming = new Exchanging();
+
+/** Files out, and copies of books. */
+export const exchange = (): Remote<Exchange> => out.get();
+
+/** A file that comes in: it holds the one last looked at. By itself, so that ending it ends no export. */
+export const fileIn = (): Remote<Exchange> => coming.get();
+
+/** Ends the looking through a file; what was asked is never answered, and nothing is stored by it. */
+export const endLooking = (): void => coming.end();

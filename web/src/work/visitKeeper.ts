@@ -4,6 +4,7 @@ import {
   machineBooksOf,
   visitsOfMachine,
   planningOf,
+  RULE_SECTIONS,
   settingsOf,
   usualRate,
   workHoursOf,
@@ -48,8 +49,6 @@ export type VisitSource = Pick<
   ownSettings(): Promise<Book["settings"]>;
 };
 
-/** The sections that machines are planned from, read whole where all are planned: far faster than machine by machine. */
-const RULES = ["machines", "tasks", "readings", "meterChanges", "entries"] as const;
 /** The sections that are read whole and kept, beside the machines' own records. */
 const KEPT = [
   "fluids",
@@ -65,7 +64,7 @@ type Kept = (typeof KEPT)[number];
 
 const READS: Reads = {
   settings: ["dueWithinDays", "leadDays", "staleAfterDays", "planning"],
-  sections: [...RULES, ...KEPT],
+  sections: [...RULE_SECTIONS, ...KEPT],
 };
 
 /** Keeps the visits of a book current: plans all machines once, then those again that a change since has touched. */
@@ -114,8 +113,8 @@ export class VisitKeeper extends Keeper<VisitsUpdate> {
 
   private async readAll(): Promise<readonly MachineBook[]> {
     const read: Partial<Record<Section, readonly unknown[]>> = {};
-    // One after the other, so that a save waits for one of them at most.
-    for (const section of RULES) read[section] = await this.storage.list(section);
+    // Whole, which is far faster than machine by machine; one after the other, so that a save waits for one of them at most.
+    for (const section of RULE_SECTIONS) read[section] = await this.storage.list(section);
     const [fluids, products] = [this.list("fluids"), this.list("products")];
     return machineBooksOf({ ...read, fluids, products } as unknown as Book);
   }

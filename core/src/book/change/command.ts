@@ -1,5 +1,5 @@
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import type { Change } from "./change.js";
+import type { Change, RecordChange } from "./change.js";
 import type { Section } from "../records/sections.js";
 import type { Result } from "./result.js";
 
@@ -23,15 +23,17 @@ export interface ChangedElsewhere {
 /** What a command answers: the change it would make, or what stands in its way. */
 export type CommandResult<Issue> = Result<Change, Issue>;
 
-/** Several changes as one under a name; refused where one of them is. */
+/** Several changes as one, under a name or that of the last of them; refused where one of them is. */
 export function joined<Issue>(
-  command: string,
   results: readonly CommandResult<Issue>[],
+  name?: string,
 ): CommandResult<Issue> {
-  const records = [];
+  const records: RecordChange[] = [];
+  let last = "nothing";
   for (const result of results) {
     if (!result.ok) return result;
+    last = result.value.command;
     records.push(...result.value.records);
   }
-  return { ok: true, value: { command, records } };
+  return { ok: true, value: { command: name ?? last, records } };
 }

@@ -6,7 +6,7 @@ import { FileButton } from "../../ui/FileButton.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
 import type { Comparison } from "../../work/exchange.js";
-import { exchange } from "../../work/exchangeClient.js";
+import { fileIn } from "../../work/exchangeClient.js";
 import { FileRefused } from "./FileRefused.js";
 import { HandOverReview } from "./HandOverReview.js";
 import { Progress } from "../../ui/Progress.js";
@@ -16,7 +16,7 @@ import { Term } from "../../ui/Term.js";
 /** Takes a book file of another device or person into the open book. */
 export default function HandOver(): ReactElement {
   const { entry } = useBook();
-  const { look, choose, forget, stop } = useFileLook();
+  const { look, choose, forget, stop, chooser } = useFileLook();
   const [comparison, setComparison] = useState<Comparison | null>(null);
   const [failure, setFailure] = useState("");
   const [done, setDone] = useState("");
@@ -26,7 +26,7 @@ export default function HandOver(): ReactElement {
     setDone("");
     try {
       const found = await choose(file);
-      if (found.code === "sound") setComparison(await exchange().compare(entry.database));
+      if (found.code === "sound") setComparison(await fileIn().compare(entry.database));
     } catch (error) {
       setFailure(errorWords(error));
     }
@@ -48,6 +48,7 @@ export default function HandOver(): ReactElement {
         label="Choose the other book's file"
         look={comparison === null ? PRIMARY_BUTTON : QUIET_BUTTON}
         isDisabled={look.code === "looking"}
+        buttonRef={chooser}
         onFile={(file) => void take(file)}
       />
       <div aria-live="polite" className="mt-4">

@@ -20,7 +20,7 @@ import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
 import { handOverRefusalWords, namesOf, type NamedRecord } from "../../words/handOverWords.js";
 import type { Comparison } from "../../work/exchange.js";
-import { exchange } from "../../work/exchangeClient.js";
+import { fileIn } from "../../work/exchangeClient.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
 
@@ -122,7 +122,7 @@ function useTake(
   const [failure, setFailure] = useState("");
   const takeNow = async (): Promise<void> => {
     const now = new Date().toISOString();
-    const result = await exchange().handOver(entry.database, choices, now);
+    const result = await fileIn().handOver(entry.database, choices, now);
     if (!result.ok) {
       const [refusal] = result.issues;
       return setFailure(refusal === undefined ? "" : handOverRefusalWords(refusal));

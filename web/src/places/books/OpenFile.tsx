@@ -12,7 +12,7 @@ import { countsWords, datesWords, doubtfulWords, faultWords } from "../../words/
 import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
 import type { BookSummary } from "../../work/bookSummary.js";
-import { exchange } from "../../work/exchangeClient.js";
+import { fileIn } from "../../work/exchangeClient.js";
 import { FileRefused } from "./FileRefused.js";
 import { useFileLook } from "./useFileLook.js";
 
@@ -20,24 +20,19 @@ const FILE_END = /(-\d{4}-\d{2}-\d{2})?(\.yonderfell)?\.json$/i;
 
 /** Opens a book file: says what it holds first, then keeps it as a new book beside the others. */
 export function OpenFile(): ReactElement {
-  const { look, choose, forget, stop } = useFileLook();
+  const { look, choose, forget, stop, chooser } = useFileLook();
   const [isKeeping, setIsKeeping] = useState(false);
-  const { ref, focusNext } = useFocusNext<HTMLButtonElement>();
-  const end = (): void => {
-    stop();
-    focusNext();
-  };
   return (
     <div className="space-y-3">
       <FileButton
         label="Open a book file"
         isDisabled={look.code === "looking" || isKeeping}
-        buttonRef={ref}
+        buttonRef={chooser}
         onFile={(file) => void choose(file)}
       />
       <div aria-live="polite">
         {look.code === "looking" && (
-          <Progress label={`Looking through ${look.file}`} share={null} onStop={end} />
+          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
         )}
         {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
         {look.code === "sound" && (
@@ -86,7 +81,7 @@ function useKeeping(
     setFailure("");
     try {
       const entry = newBookEntry(name.trim());
-      const isKept = await keepBook(entry, () => exchange().keep(entry.database, proxy(setShare)));
+      const isKept = await keepBook(entry, () => fileIn().keep(entry.database, proxy(setShare)));
       if (isKept) return await goToBook(entry);
     } catch (error) {
       setFailure(errorWords(error));
@@ -148,7 +143,7 @@ function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactE
           </button>
         </div>
       ) : (
-        <Progress label="Keeping it" share={share} onStop={() => void exchange().stop()} />
+        <Progress label="Keeping it" share={share} onStop={() => void fileIn().stop()} />
       )}
     </form>
   );

@@ -22,8 +22,8 @@ const mockFiles = {
 };
 const mockEnd = jest.fn();
 jest.mock("../../work/exchangeClient.js", () => ({
-  exchange: () => mockFiles,
-  endExchange: () => mockEnd() as unknown,
+  fileIn: () => mockFiles,
+  endLooking: () => mockEnd() as unknown,
 }));
 
 /** A promise that the test answers when it likes. */

@@ -1,8 +1,9 @@
-import { useState } from "react";
+import { useState, type RefObject } from "react";
 import { useAppSelector } from "../../app/store.js";
+import { useFocusNext } from "../../ui/useFocusNext.js";
 import { errorWords } from "../../words/errorWords.js";
 import type { BookSummary } from "../../work/bookSummary.js";
-import { endExchange, exchange } from "../../work/exchangeClient.js";
+import { endLooking, fileIn } from "../../work/exchangeClient.js";
 
 /** What has become of a file that was chosen. */
 export type FileLook =
@@ -16,10 +17,12 @@ export function useFileLook(): {
   readonly look: FileLook;
   readonly choose: (file: File) => Promise<FileLook>;
   readonly forget: () => void;
-  /** Ends the looking: nothing was stored by it. */
+  /** Ends the looking: nothing was stored by it, and the button that chooses a file has the focus again. */
   readonly stop: () => void;
+  readonly chooser: RefObject<HTMLButtonElement | null>;
 } {
   const today = useAppSelector((state) => state.session.today);
+  const { ref, focusNext } = useFocusNext<HTMLButtonElement>();
   const [look, setLook] = useState<FileLook>({ code: "none" });
   const choose = async (file: File): Promise<FileLook> => {
     const { name } = file;
@@ -30,7 +33,7 @@ export function useFileLook(): {
   };
   const lookAt = async (file: File, name: string): Promise<FileLook> => {
     try {
-      const read = await exchange().look(file, today);
+      const read = await fileIn().look(file, today);
       return read.ok
         ? { code: "sound", file: name, summary: read.value }
         : { code: "refused", file: name, reasons: read.issues };
@@ -40,8 +43,9 @@ export function useFileLook(): {
   };
   const forget = (): void => setLook({ code: "none" });
   const stop = (): void => {
-    endExchange();
+    endLooking();
     forget();
+    focusNext();
   };
-  return { look, choose, forget, stop };
+  return { look, choose, forget, stop, chooser: ref };
 }

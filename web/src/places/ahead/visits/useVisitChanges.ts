@@ -71,9 +71,9 @@ function acceptedWords(visits: readonly ListedVisit[]): string {
 /** Changes several visits, each of its machine, as one change. */
 function changeAll(
   run: Commands<VisitIssue>["run"],
-  name: string,
   all: readonly (readonly [ListedVisit, OnMachine])[],
   words: string,
+  name?: string,
 ): Promise<Saved | null> {
   const ids = [...new Set(all.map(([{ of }]) => of.machine.id))];
   const each: Command<readonly Slices[], VisitIssue> = (slices, context) => {
@@ -82,7 +82,7 @@ function changeAll(
       const slice = of.get(visit.of.machine.id);
       return slice === undefined ? [] : [change(slice, context)];
     });
-    return joined(name, results);
+    return joined(results, name);
   };
   return run((storage, around) => storage.performOn(ids, VISIT_NEEDS, each, around), words);
 }
@@ -91,53 +91,44 @@ const tagOf = ({ of }: ListedVisit): string => of.machine.tag;
 const on = (day: DayNumber): string => weekdayDate(day, surroundings().today);
 const its = (visit: ListedVisit): string => `${tagOf(visit)} on ${on(visit.planned.day)}`;
 
-/** Makes a change of one visit under a name, and tells of it; answers whether it is saved. */
-type ChangeOne = (
-  visit: ListedVisit,
-  name: string,
-  change: OnMachine,
-  words: string,
-) => Promise<boolean>;
+/** Makes a change of one visit, and tells of it; answers whether it is saved. */
+type ChangeOne = (visit: ListedVisit, change: OnMachine, words: string) => Promise<boolean>;
 
 /** What can be done with one visit, whether it is of the book or only proposed. */
 function changesOfOne(one: ChangeOne): Omit<VisitChanges, "accept" | "moveAll" | "failure"> {
   /** Only of a visit of the book. */
   const held = (
     visit: ListedVisit,
-    name: string,
     change: (seen: Visit) => OnMachine,
     words: string,
   ): Promise<boolean> => {
     const { visit: seen } = visit.planned;
-    return seen === null ? Promise.resolve(false) : one(visit, name, change(seen), words);
+    return seen === null ? Promise.resolve(false) : one(visit, change(seen), words);
   };
   return {
-    move: (visit, day) =>
-      one(visit, "move-visit", moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
+    move: (visit, day) => one(visit, moved(visit, day), `${tagOf(visit)} is on ${on(day)}.`),
     pin: (visit, isPinned) => {
       const words = `${tagOf(visit)} is pinned to ${on(visit.planned.day)}.`;
       const change = pinned(visit, isPinned);
-      return one(visit, "pin-visit", change, isPinned ? words : "No longer pinned.");
+      return one(visit, change, isPinned ? words : "No longer pinned.");
     },
-    add: (visit, task, turn) =>
-      one(visit, "add-to-visit", withTask(visit, task, turn), `Added to ${its(visit)}.`),
-    leaveOut: (visit, task) =>
-      one(visit, "leave-out-of-visit", withoutTask(visit, task), `Left out of ${its(visit)}.`),
+    add: (visit, task, turn) => one(visit, withTask(visit, task, turn), `Added to ${its(visit)}.`),
+    leaveOut: (visit, task) => one(visit, withoutTask(visit, task), `Left out of ${its(visit)}.`),
     split: (visit, tasks, day) =>
-      one(visit, "split-visit", parted(visit, tasks, day), `${tagOf(visit)} has two visits now.`),
+      one(visit, parted(visit, tasks, day), `${tagOf(visit)} has two visits now.`),
     note: (visit, note) => {
       const change =
         (seen: Visit): OnMachine =>
         (slice) =>
           noteVisit(slice, seen, note);
-      return held(visit, "note-visit", change, "The note is kept.");
+      return held(visit, change, "The note is kept.");
     },
     drop: (visit) => {
       const change =
         (seen: Visit): OnMachine =>
         (slice) =>
           dropVisit(slice, seen);
-      return held(visit, "drop-visit", change, `${tagOf(visit)} is planned anew.`);
+      return held(visit, change, `${tagOf(visit)} is planned anew.`);
     },
   };
 }
@@ -145,18 +136,18 @@ function changesOfOne(one: ChangeOne): Omit<VisitChanges, "accept" | "moveAll" |
 /** The way to change the visits of the open book. `onAccepted` is told what a visit that was only proposed is called once the book holds it. */
 export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges {
   const { run, failure } = useCommands(visitIssueWords);
-  const one: ChangeOne = async (visit, name, change, words) => {
+  const one: ChangeOne = async (visit, change, words) => {
     const isNew = visit.planned.visit === null;
-    const saved = await changeAll(run, isNew ? "accept-visit" : name, [[visit, change]], words);
+    const saved = await changeAll(run, [[visit, change]], words);
     const [first] = saved?.change.records ?? [];
     if (isNew && first !== undefined) onAccepted?.(first.id);
     return saved !== null;
   };
   const several = async (
-    name: string,
     all: readonly (readonly [ListedVisit, OnMachine])[],
     words: string,
-  ): Promise<boolean> => (await changeAll(run, name, all, words)) !== null;
+    name?: string,
+  ): Promise<boolean> => (await changeAll(run, all, words, name)) !== null;
   return {
     failure,
     ...changesOfOne(one),
@@ -165,14 +156,15 @@ export function useVisitChanges(onAccepted?: (id: string) => void): VisitChanges
       const [first] = visits;
       // Of several none is the one in hand.
       if (visits.length === 1 && first !== undefined) {
-        return one(first, "accept-visit", accepted(first, {}), words);
+        return one(first, accepted(first, {}), words);
       }
       const all = visits.map((visit) => [visit, accepted(visit, {})] as const);
-      return several("accept-visit", all, words);
+      return several(all, words);
     },
     moveAll: (moves) => {
       const all = moves.map(({ visit, day }) => [visit, moved(visit, day)] as const);
-      return several("move-visit", all, movedWords(moves));
+      // Those that were only proposed are accepted with it.
+      return several(all, movedWords(moves), "move-visit");
     },
   };
 }
