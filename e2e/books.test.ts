@@ -1,7 +1,7 @@
 import { dayOf, formatDay } from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { giveFile, logNote, press } from "./steps.js";
+import { giveFile, logNote, press, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -20,8 +20,7 @@ test("a book made new holds nothing yet and says what to do", async () => {
   await Promise.all([page.waitForNavigation(), press(page, "Begin an empty book")]);
   await waitForWords(page, "Add the first machine");
   await page.goto(`${address}books`);
-  await page.waitForSelector("form input");
-  await page.type("form input", "Home garage");
+  await write(page, "Name of a new book", "Home garage");
   await Promise.all([page.waitForNavigation(), press(page, "Make the book")]);
   await waitForWords(page, "What falls due on your machines stands here");
 });
