@@ -5,8 +5,8 @@ import { startServing } from "./application.js";
 import { launchWith, newProfile } from "./browser.js";
 import { exportedText } from "./steps.js";
 
-/** When a browser is killed: so long after the press, or as soon as the work is said to be saved. */
-export type Moment = { readonly afterMs: number } | "said to be saved";
+/** When a browser is killed: as the button is pressed, so long after that, or as soon as the work is said to be saved. */
+export type Moment = "pressed" | { readonly afterMs: number } | "said to be saved";
 
 /** What a trial came to. */
 export interface KillTrial {
@@ -34,16 +34,27 @@ class Diary {
   readonly saved = new Set<string>();
   private readonly waiting = new Map<string, () => void>();
 
+  private pressed: () => void = () => undefined;
+
   readonly tell = (note: string): void => {
     this.saved.add(note);
     this.waiting.get(note)?.();
   };
+
+  readonly tellPressed = (): void => this.pressed();
 
   /** Settles when a change has been said to be saved. */
   told(note: string): Promise<void> {
     return new Promise((resolve) => {
       this.waiting.set(note, resolve);
       if (this.saved.has(note)) resolve();
+    });
+  }
+
+  /** Settles when save is pressed the next time. */
+  nextPress(): Promise<void> {
+    return new Promise((resolve) => {
+      this.pressed = resolve;
     });
   }
 }
@@ -53,11 +64,12 @@ async function openPage(browser: Browser, diary: Diary): Promise<Page> {
   const page = first ?? (await browser.newPage());
   await page.setViewport({ width: 1280, height: 800 });
   await page.exposeFunction("tellSaved", diary.tell);
+  await page.exposeFunction("tellPressed", diary.tellPressed);
   return page;
 }
 
-/** Writes a note of work and presses save; what is said to be saved is told as soon as it stands on the page. */
-async function change(page: Page, address: string, diary: Diary): Promise<string> {
+/** Writes a note of work; what is said to be saved is told as soon as it stands on the page. */
+async function writeNote(page: Page, address: string, diary: Diary): Promise<string> {
   diary.made += 1;
   const note = `scripted ${diary.made}`;
   await page.goto(`${address}log/m-bus`);
@@ -71,9 +83,34 @@ async function change(page: Page, address: string, diary: Diary): Promise<string
       watching.disconnect();
       void (window as unknown as { tellSaved: (note: string) => void }).tellSaved(words);
     }).observe(document.body, { childList: true, subtree: true });
-    document.querySelector<HTMLButtonElement>("button[type=submit]")?.click();
   }, note);
   return note;
+}
+
+/** Writes a note of work and presses save. */
+async function change(page: Page, address: string, diary: Diary): Promise<string> {
+  const note = await writeNote(page, address, diary);
+  await page.$eval("button[type=submit]", (button) => (button as HTMLElement).click());
+  return note;
+}
+
+/** Writes a note of work and presses save on a page that then comes to nothing else: it is killed while it is held. */
+async function changeHeld(page: Page, address: string, diary: Diary): Promise<void> {
+  await writeNote(page, address, diary);
+  const pressed = diary.nextPress();
+  const held = page.$eval(
+    "button[type=submit]",
+    (button, patience) => {
+      (button as HTMLElement).click();
+      (window as unknown as { tellPressed: () => void }).tellPressed();
+      const until = performance.now() + patience;
+      while (performance.now() < until);
+    },
+    PATIENCE_MS,
+  );
+  // The kill takes its answer away.
+  held.catch(() => undefined);
+  await pressed;
 }
 
 /** Waits until a change is said to be saved; where it is not, throws with what the page says instead. */
@@ -101,6 +138,19 @@ export async function killProcess(browser: Browser): Promise<void> {
 }
 
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** The change in which a browser is killed, up to its moment. */
+async function lastChange(
+  page: Page,
+  address: string,
+  diary: Diary,
+  moment: Moment,
+): Promise<void> {
+  if (moment === "pressed") return changeHeld(page, address, diary);
+  const note = await change(page, address, diary);
+  if (moment === "said to be saved") await untilTold(page, diary, note);
+  else await wait(moment.afterMs);
+}
 
 /** How often each of the scripted changes stands in a book, and what is wrong with the book. */
 function foundIn(text: string): {
@@ -153,11 +203,9 @@ export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> 
       for (let count = 1; count < CHANGES_A_ROUND; count += 1) {
         await untilTold(page, diary, await change(page, address, diary));
       }
-      const note = await change(page, address, diary);
-      if (moment === "said to be saved") await untilTold(page, diary, note);
-      else await wait(moment.afterMs);
+      await lastChange(page, address, diary, moment);
       await killProcess(browser);
-      const when = moment === "said to be saved" ? moment : `${moment.afterMs.toFixed(1)} ms after`;
+      const when = typeof moment === "string" ? moment : `${moment.afterMs.toFixed(1)} ms after`;
       story.push(`kill ${index + 1}: ${when}`);
     }
   } finally {
