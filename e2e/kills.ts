@@ -28,8 +28,8 @@ export interface KillTrial {
 const CHANGES_A_ROUND = 2;
 const PATIENCE_MS = 60_000;
 
-/** What a scripted user has done so far. */
-class Diary {
+/** What a scripted user has done so far, and what of it was said to be saved. */
+export class Diary {
   made = 0;
   readonly saved = new Set<string>();
   private readonly waiting = new Map<string, () => void>();
@@ -59,7 +59,8 @@ class Diary {
   }
 }
 
-async function openPage(browser: Browser, diary: Diary): Promise<Page> {
+/** A page whose notes of work are told to a diary once they are said to be saved. */
+export async function openPage(browser: Browser, diary: Diary): Promise<Page> {
   const [first] = await browser.pages();
   const page = first ?? (await browser.newPage());
   await page.setViewport({ width: 1280, height: 800 });
@@ -88,7 +89,7 @@ async function writeNote(page: Page, address: string, diary: Diary): Promise<str
 }
 
 /** Writes a note of work and presses save. */
-async function change(page: Page, address: string, diary: Diary): Promise<string> {
+export async function change(page: Page, address: string, diary: Diary): Promise<string> {
   const note = await writeNote(page, address, diary);
   await page.$eval("button[type=submit]", (button) => (button as HTMLElement).click());
   return note;
@@ -153,7 +154,7 @@ async function lastChange(
 }
 
 /** How often each of the scripted changes stands in a book, and what is wrong with the book. */
-function foundIn(text: string): {
+export function foundIn(text: string): {
   readonly notes: ReadonlyMap<string, number>;
   readonly faults: readonly string[];
 } {

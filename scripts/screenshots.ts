@@ -67,7 +67,7 @@ const SHOTS: readonly Shot[] = [
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
   { name: "log-work", path: "log/m-bus?task=t-bus-oil", wait: "next" },
   { name: "ledger", path: "ledger", wait: "The log" },
-  { name: "books", path: "books", wait: "Safe and shared" },
+  { name: "books", path: "books", wait: "stands in this browser twice" },
   { name: "tables", path: "tables", wait: "Write a table out", then: table },
   { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];

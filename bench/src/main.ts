@@ -10,6 +10,7 @@ import {
 } from "@yonderfell/core";
 import { measureBoard } from "./board.js";
 import { measureBrowser } from "./browser.js";
+import { tryFullDisks } from "./fullDisk.js";
 import { tryImportKills } from "./importKills.js";
 import { tryKills } from "./kills.js";
 import { largeBook, LARGE } from "./largeBook.js";
@@ -56,3 +57,4 @@ await measureYard();
 await tryKills();
 await tryPackKills();
 await tryImportKills();
+await tryFullDisks();

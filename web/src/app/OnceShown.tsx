@@ -1,17 +1,29 @@
 import { useEffect, type ReactElement } from "react";
+import type { BookEntry } from "../data/registry.js";
 import { laterCode } from "../data/dexieStorage.js";
 import ExportReminder from "./ExportReminder.js";
 import Kept from "./Kept.js";
 import NewerVersion from "./NewerVersion.js";
 import { useBook } from "./openBook.js";
+import { StorageFailures } from "./StorageFailures.js";
 
 const A_DAY_MS = 86_400_000;
 /** How the database answers once this tab has had to let go of it. */
 const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
 
+/** What other tabs and older programs have saved is traced as well, under the name the book goes by. */
+function useSecondTrace(entry: BookEntry): void {
+  const { id, name, isDemonstration, database } = entry;
+  useEffect(() => {
+    const own = { id, name, isDemonstration, database };
+    void import("./secondTrace.js").then(({ beginTrace }) => beginTrace(own));
+  }, [id, name, isDemonstration, database]);
+}
+
 /** What comes once the board is in sight: the code that writes and that plans, what the tab kept of its look, words about exports and newer versions. */
 export default function OnceShown(): ReactElement {
-  const { storage } = useBook();
+  const { entry, storage } = useBook();
+  useSecondTrace(entry);
   useEffect(() => {
     void laterCode();
     void import("./VisitPlans.js");
@@ -25,6 +37,7 @@ export default function OnceShown(): ReactElement {
   return (
     <>
       <Kept />
+      <StorageFailures />
       <ExportReminder />
       <NewerVersion />
     </>

@@ -44,6 +44,17 @@ const TAKEN_OVER: Readonly<Record<TakenOver, string>> = {
   deleted: "This book was deleted in another tab. Reload this page to go to another one.",
 };
 
+/** What is saved is said to be once its second trace has it too, or it is told that it has not: the save itself stands in any case. */
+async function traced(entry: BookEntry): Promise<boolean> {
+  try {
+    return await (await import("./secondTrace.js")).keepTrace(entry);
+  } catch (error) {
+    const { doubtWords } = await import("../words/traceWords.js");
+    notifyFailure(doubtWords(error));
+    return false;
+  }
+}
+
 /** Opens a book for everything inside: its storage, and the worker that keeps its board. */
 export function OpenBookProvider({
   entry: opened,
@@ -57,7 +68,12 @@ export function OpenBookProvider({
   const entry = useLiveQuery(() => bookById(opened.id), [opened.id]) ?? opened;
   const today = useAppSelector((state) => state.session.today);
   const [storage] = useState(
-    () => new DexieStorage(entry.database, (why) => notifyFailure(TAKEN_OVER[why])),
+    () =>
+      new DexieStorage(
+        entry.database,
+        (why) => notifyFailure(TAKEN_OVER[why]),
+        () => traced(opened),
+      ),
   );
   useEffect(() => {
     // Asked once a book is open: the browser should not clear it away when space is short.

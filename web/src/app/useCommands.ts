@@ -63,7 +63,7 @@ export function useCommands<Issue extends { readonly code: string } = never>(
         await noteChange(saved, storage);
         fail("");
         const words = typeof told === "string" ? told : told(saved);
-        if (words !== "") notifyChange(words);
+        if (words !== "" && saved.isDoubtful !== true) notifyChange(words);
         try {
           await then?.(saved);
         } catch (error) {

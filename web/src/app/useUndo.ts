@@ -35,7 +35,8 @@ export function useUndo(): (direction: "undo" | "redo") => Promise<void> {
             const moved = direction === "undo" ? changeTakenBack : changeBroughtBack;
             store.dispatch(moved(result.value.seq));
             closeNotesOf(step.seq);
-            notifySuccess(`${SAID[direction]}: ${step.words}.`);
+            if (result.value.isDoubtful !== true)
+              notifySuccess(`${SAID[direction]}: ${step.words}.`);
           } else {
             const [refusal] = result.issues;
             store.dispatch(stepDropped(from));

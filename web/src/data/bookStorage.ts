@@ -48,6 +48,8 @@ export type MachineCommand<Issue> = Command<MachineBook, Issue>;
 export interface Saved {
   readonly seq: number;
   readonly change: Change;
+  /** It stands in the database alone: its second trace could not be written, which has been told. */
+  readonly isDoubtful?: true;
 }
 
 /** What came of a command on each of several machines. */

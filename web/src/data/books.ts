@@ -2,14 +2,17 @@ import type { Book, DayNumber } from "@yonderfell/core";
 import { Dexie } from "dexie";
 import { DexieStorage } from "./dexieStorage.js";
 import { newId } from "./newId.js";
+import { dropTraces } from "./trace/privateFiles.js";
 import {
   amend,
   findDemonstration,
   register,
+  registeredBooks,
   unfinishedBooks,
   unregister,
   type BookEntry,
 } from "./registry.js";
+import { withStorage } from "./withStorage.js";
 
 /** What a book that holds nothing yet looks like. */
 const EMPTY_BOOK = { format: "yonderfell-book", version: 1 } as const;
@@ -57,8 +60,10 @@ export async function createBook(name: string): Promise<BookEntry> {
 
 /** The demonstration book, made for `today` if this browser has none yet. */
 export async function demonstration(today: DayNumber): Promise<BookEntry> {
-  const found = await findDemonstration();
-  return found ?? makeDemonstration(today);
+  const open = async (): Promise<BookEntry> =>
+    (await findDemonstration()) ?? (await makeDemonstration(today));
+  // Two tabs that open it at once get the same; where a browser knows no locks, each sees to itself.
+  return "locks" in navigator ? navigator.locks.request("yonderfell-demonstration", open) : open();
 }
 
 async function makeDemonstration(today: DayNumber): Promise<BookEntry> {
@@ -74,9 +79,31 @@ export async function rebuildDemonstration(today: DayNumber): Promise<BookEntry>
   return made;
 }
 
-/** Deletes a book and all it holds from this browser. */
+/** Whether a database holds a book; one that is not there is not made. */
+async function holdsBook(database: string): Promise<boolean> {
+  if (!(await Dexie.exists(database))) return false;
+  const copy = await withStorage(
+    (name) => new DexieStorage(name),
+    database,
+    (storage) => storage.copy(),
+  );
+  return copy !== "";
+}
+
+/** The ids of the books that are here, also of those that are being filled or deleted. One whose database has been lost is not. */
+export async function booksHere(): Promise<readonly string[]> {
+  const here: string[] = [];
+  for (const { id, database, isLeaving, isArriving } of await registeredBooks()) {
+    const isUnderWay = isLeaving === true || isArriving === true;
+    if (isUnderWay || (await holdsBook(database))) here.push(id);
+  }
+  return here;
+}
+
+/** Deletes a book and all it holds from this browser, its second trace first: what is deleted is not offered back. */
 export async function deleteBook(entry: BookEntry): Promise<void> {
   await amend(entry.id, { isLeaving: true });
+  await dropTraces(entry.id);
   await Dexie.delete(entry.database);
   await unregister(entry.id);
 }

@@ -37,8 +37,10 @@ import type {
   Surroundings,
   TakeBackRefusal,
 } from "./bookStorage.js";
-import { DexieBoardSource } from "./dexieBoardSource.js";
+import { DexieBoardSource, type TakenOver } from "./dexieBoardSource.js";
 import { changeOfEach, commandEach } from "./eachCommand.js";
+import { BookGone } from "./bookGone.js";
+import { isOfDisk, MACHINES_AT_ONCE, MISSING, Refused, type Numbering } from "./writing.js";
 import type { StoredPicture } from "./picture.js";
 
 /** What the first sight of a book does without: fetched when a book is open, before it is asked for. */
@@ -47,26 +49,20 @@ export const laterCode = async () => import("./later.js");
 
 type LaterCode = Awaited<ReturnType<typeof laterCode>>;
 
-/** So many machines are read together, so that no single step holds the page up. */
-const MACHINES_AT_ONCE = 10;
-
-const MISSING = { ok: false, issues: [{ code: "machine-missing" }] } as const;
-
-/** Gives new records their numbers, one after the other. */
-interface Numbering {
-  readonly next: () => number;
-  readonly last: () => number;
-}
-
-/** Ends a transaction without a trace: what was written in it is taken back. */
-class Refused extends Error {
-  constructor(readonly refusal: ChangeRefusal) {
-    super(refusal.code);
-  }
-}
-
 /** A book in the browser's database. */
 export class DexieStorage extends DexieBoardSource implements BookStorage {
+  /** The disk refused something: nothing is taken for saved before it was read back. */
+  private isInDoubt = false;
+
+  /** `onCommitted` is told of each change that this storage has made, and waited for before it is answered: whether it is certain to last. */
+  constructor(
+    name: string,
+    onTakenOver?: (why: TakenOver) => void,
+    private readonly onCommitted?: () => Promise<boolean>,
+  ) {
+    super(name, onTakenOver);
+  }
+
   async fill(book: Book, onWritten?: OnWritten): Promise<void> {
     const { fillBook } = await laterCode();
     await fillBook(this.database, book, onWritten);
@@ -126,7 +122,10 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     const code = await laterCode();
     return this.refusable<Issue | MachineMissing>(async () => {
       const slices = await readSlices(this.database, machines, needs);
-      if (slices.length < machines.length) return MISSING;
+      if (slices.length < machines.length) {
+        await this.copyHere();
+        return MISSING;
+      }
       return this.run((context) => command(slices, context), surroundings, code);
     });
   }
@@ -138,7 +137,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   ): Promise<SavedEach<Issue>> {
     const { database } = this;
     const code = await laterCode();
-    return database.transaction("rw", this.written(), async () => {
+    const made = await this.doubting(async () => {
       const refused = new Map<MachineId, Issue | MachineMissing>();
       const all = [...commands];
       const records: RecordChange[] = [];
@@ -154,6 +153,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
       const result = await this.keep(change, numbering, surroundings.now, code);
       return { saved: result.ok ? result.value : null, refused };
     });
+    return made.saved === null ? made : { ...made, saved: await this.committed(made.saved) };
   }
 
   async performShared<Needed extends Section, Issue>(
@@ -284,8 +284,9 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
   ): Promise<Result<Saved, Issue>> {
     const { database } = this;
     if (!result.ok) return result;
+    const copy = await this.copyHere();
     await database.facts.put({ key: "lastRecordSeq", value: numbering.last() });
-    const counted = stamped(result.value, await this.copy());
+    const counted = stamped(result.value, copy);
     const { seq, change, machines } = await writeChange(database, counted, now);
     // What is only logged refers to what the command has read.
     if (change.records.some(({ section }) => !isDated(section))) {
@@ -303,6 +304,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     onWritten?: OnWritten,
   ): Promise<Result<Saved, ChangeRefusal>> {
     const { database } = this;
+    await this.copyHere();
     const elsewhere = await changedElsewhere(database, change);
     if (elsewhere !== null) throw new Refused(elsewhere);
     const saved = await writeChange(database, change, now, onWritten);
@@ -315,10 +317,39 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     run: () => Promise<Result<Saved, Issue>>,
   ): Promise<Result<Saved, Issue | ChangeRefusal>> {
     try {
-      return await this.database.transaction("rw", this.written(), run);
+      const made = await this.doubting(run);
+      return made.ok ? success(await this.committed(made.value)) : made;
     } catch (error) {
       if (error instanceof Refused) return { ok: false, issues: [error.refusal] };
       throw error;
     }
+  }
+
+  /** Writes in one transaction; where the disk refuses, later writes are read back. */
+  private async doubting<Value>(run: () => Promise<Value>): Promise<Value> {
+    try {
+      return await this.database.transaction("rw", this.written(), run);
+    } catch (error) {
+      this.isInDoubt ||= isOfDisk(error);
+      throw error;
+    }
+  }
+
+  /** A change is in the database: said so only where that can be believed, and once whoever waits for it has it too. */
+  private async committed(saved: Saved): Promise<Saved> {
+    if (this.isInDoubt) {
+      const { readBack } = await laterCode();
+      await readBack(this.database.name, saved.seq);
+      this.isInDoubt = false;
+    }
+    const isCertain = (await this.onCommitted?.()) ?? true;
+    return isCertain ? saved : { ...saved, isDoubtful: true };
+  }
+
+  /** Which copy it is; throws where the database holds no book any more: one that was cleared away comes back empty. */
+  private async copyHere(): Promise<string> {
+    const copy = await this.copy();
+    if (copy === "") throw new BookGone();
+    return copy;
   }
 }

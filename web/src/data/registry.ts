@@ -37,6 +37,11 @@ export async function allBooks(): Promise<readonly BookEntry[]> {
   return books.filter((book) => book.isLeaving !== true && book.isArriving !== true);
 }
 
+/** All that the registry has, also what is being filled or deleted. */
+export async function registeredBooks(): Promise<readonly BookEntry[]> {
+  return registry.books.toArray();
+}
+
 /** A book by its id, or null where it is no longer there. */
 export async function bookById(id: string): Promise<BookEntry | null> {
   return (await registry.books.get(id)) ?? null;

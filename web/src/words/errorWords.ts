@@ -1,4 +1,10 @@
 const KNOWN: Readonly<Record<string, string>> = {
+  BookGone:
+    "this book is not in this browser any more: its storage was cleared, or the browser lost it; copy what you would not lose, and go to Books to have the book back",
+  UnknownError:
+    "the browser could not write to the disk, which is most likely full; free some space on the device and try again",
+  AbortError:
+    "the browser broke off writing, most likely because the disk is full; free some space on the device and try again",
   QuotaExceededError:
     "the browser has no room left for this site; free some space on the device and try again",
   VersionError: "the book was opened by a newer version of the program; reload this page",
@@ -19,4 +25,9 @@ export function errorWords(error: unknown): string {
   const known = namesOf(error).find((name) => Object.hasOwn(KNOWN, name));
   if (known !== undefined) return KNOWN[known] ?? known;
   return error instanceof Error ? error.message : String(error);
+}
+
+/** Whether an error is one of the browser's storage. */
+export function isOfStore(error: unknown): boolean {
+  return namesOf(error).some((name) => Object.hasOwn(KNOWN, name));
 }

@@ -3,7 +3,7 @@ import type { StoredPicture } from "../data/picture.js";
 import { BOOK } from "../../test/skarrowVale.js";
 import { bookOfZip, isZip, zipOfBook } from "./bookZip.js";
 import { bookOfFile, textOfBook } from "./exchange.js";
-import { hashOf } from "./shrinkPicture.js";
+import { hashOf } from "../data/hashOf.js";
 
 const NOW = "2026-11-23T09:00:00.000Z";
 

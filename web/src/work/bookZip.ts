@@ -1,7 +1,7 @@
 import { failure, success, type Result } from "@yonderfell/core";
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from "fflate";
 import type { StoredPicture } from "../data/picture.js";
-import { hashOf } from "./shrinkPicture.js";
+import { hashOf } from "../data/hashOf.js";
 
 /** Where the book stands in the file. */
 const BOOK_NAME = "book.yonderfell.json";

@@ -5,7 +5,7 @@ import { MemoryStorage } from "../data/memoryStorage.js";
 import type { StoredPicture } from "../data/picture.js";
 import { bookOfZip, zipOfBook } from "./bookZip.js";
 import { Exchange, textOfBook } from "./exchange.js";
-import { hashOf } from "./shrinkPicture.js";
+import { hashOf } from "../data/hashOf.js";
 
 const { now: NOW } = countingSurroundings();
 

@@ -147,9 +147,10 @@ export class Exchange {
       const ours = await storage.everything();
       const change = settleMerge(ours, theirs, choices, await storage.copy());
       if (!change.ok) return change;
+      // Before the records that refer to them: cut short in between, there is no record without its picture.
+      for (const picture of pictures) await storage.keepPicture(picture);
       const saved = await storage.apply(change.value, now);
       if (!saved.ok) return saved;
-      for (const picture of pictures) await storage.keepPicture(picture);
       const records = saved.value.change.records.length;
       return { ok: true, value: { seq: saved.value.seq, records } };
     });

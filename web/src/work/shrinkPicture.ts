@@ -1,5 +1,4 @@
-import { sha256 } from "@noble/hashes/sha2.js";
-import { bytesToHex } from "@noble/hashes/utils.js";
+import { hashOf } from "../data/hashOf.js";
 
 /** A stored picture is at most so large, in bytes. */
 const MOST_PICTURE_BYTES = 400_000;
@@ -22,11 +21,6 @@ export interface ShrunkPicture {
   readonly bytes: Uint8Array<ArrayBuffer>;
   readonly width: number;
   readonly height: number;
-}
-
-/** The name a picture is stored by: SHA-256 of its bytes, in hexadecimal. */
-export function hashOf(bytes: Uint8Array): string {
-  return bytesToHex(sha256(bytes));
 }
 
 /**

@@ -81,19 +81,21 @@ type Sections = Readonly<Partial<{ [S in Section]: readonly RecordOf[S][] }>>;
 
 /** A book with a change made to it; records keep their places, new ones come last in their section. */
 export function applyChange<B extends Sections>(book: B, change: Change): B {
-  const changed: Partial<Record<Section, readonly RecordOf[Section][]>> = {};
-  for (const section of SECTIONS) {
-    const changes = change.records.filter((record) => record.section === section);
-    if (changes.length === 0) continue;
-    const byId = new Map<string, RecordOf[Section]>();
-    for (const record of book[section] ?? []) byId.set(record.id, record);
-    for (const { id, after } of changes) {
-      if (after === null) byId.delete(id);
-      else byId.set(id, after);
-    }
-    changed[section] = [...byId.values()];
+  return applyChanges(book, [change]);
+}
+
+/** A book with changes made to it one after the other, as {@link applyChange} makes each: a section is gone through once, however many they are. */
+export function applyChanges<B extends Sections>(book: B, changes: readonly Change[]): B {
+  const held = new Map<Section, Map<string, RecordOf[Section]>>();
+  for (const { section, id, after } of changes.flatMap(({ records }) => records)) {
+    const byId =
+      held.get(section) ?? new Map((book[section] ?? []).map((record) => [record.id, record]));
+    held.set(section, byId);
+    if (after === null) byId.delete(id);
+    else byId.set(id, after);
   }
-  return withFieldsSet({ ...book, ...changed }, fieldsOf(change));
+  const changed = new Map([...held].map(([section, byId]) => [section, [...byId.values()]]));
+  return withFieldsSet({ ...book, ...Object.fromEntries(changed) }, changes.flatMap(fieldsOf));
 }
 
 /** A copy with fields set; one set to null is left out. */

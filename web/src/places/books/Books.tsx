@@ -10,8 +10,10 @@ import { Page } from "../../ui/Page.js";
 import type { ExportState } from "../../words/bookWords.js";
 import { AutoExport } from "./AutoExport.js";
 import { BookRow } from "./BookRow.js";
+import { LostBooks, useLostBooks } from "./LostBooks.js";
 import { NewBook } from "./NewBook.js";
 import { OpenFile } from "./OpenFile.js";
+import { SecondTrace } from "./SecondTrace.js";
 
 /** The books of this browser: which there are, what they hold, and the ways in and out. */
 export default function Books(): ReactElement {
@@ -19,12 +21,14 @@ export default function Books(): ReactElement {
   const books = useLiveQuery(allBooks, []);
   const exported = useExportState(storage);
   const { isRead, onRead } = useAllRead(books);
+  const lost = useLostBooks();
   useEffect(() => {
     void finishDeletions(new Date());
   }, []);
   return (
     <Page title="Books">
-      <div className={isRead && exported !== undefined ? "" : "invisible"}>
+      <LostBooks found={lost ?? []} />
+      <div className={isRead && exported !== undefined && lost !== null ? "" : "invisible"}>
         <ul className="mt-2">
           {(books ?? []).map((book) => (
             <BookRow
@@ -88,6 +92,7 @@ function SafeAndShared({ exported }: { readonly exported: ExportState | undefine
         </Link>
         .
       </p>
+      <SecondTrace />
     </section>
   );
 }

@@ -10,6 +10,7 @@ import {
 import { Handshake } from "lucide-react";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
+import { keepTrace } from "../../app/secondTrace.js";
 import { notifyChange } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
 import { useAppDispatch, useAppSelector } from "../../app/store.js";
@@ -130,7 +131,7 @@ function useTake(
     const { seq, records } = result.value;
     const words = `hand-over of ${counted(records, "record")} from ${file}`;
     dispatch(changeMade({ seq, words }));
-    notifyChange(`Saved: ${words}.`);
+    if (await keepTrace(entry)) notifyChange(`Saved: ${words}.`);
     onDone(`${counted(records, "record")} taken in from ${file}.`);
   };
   const take = (): Promise<void> =>

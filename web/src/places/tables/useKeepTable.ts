@@ -1,5 +1,6 @@
 import { proxy } from "comlink";
 import { useState } from "react";
+import { keepTrace } from "../../app/secondTrace.js";
 import { notifyChange } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
 import { useAppDispatch } from "../../app/store.js";
@@ -47,7 +48,7 @@ export function useKeepTable(
     const words = `${writtenWords(written)} from ${table.file}`;
     rememberReading(table.opened.headings, table.reading);
     dispatch(changeMade({ seq, words }));
-    notifyChange(`Saved: ${words}.`);
+    if (await keepTrace(entry)) notifyChange(`Saved: ${words}.`);
     onDone(`Brought in: ${words}.`);
   };
   const keep = (): Promise<void> =>

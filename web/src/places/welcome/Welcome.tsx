@@ -9,6 +9,7 @@ import type { BookEntry } from "../../data/registry.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
+import { LostBooks, useLostBooks } from "../books/LostBooks.js";
 import { OpenFile } from "../books/OpenFile.js";
 
 /** What a book is called that is begun in one press; it can be renamed among the books. */
@@ -17,9 +18,11 @@ const FIRST_NAME = "My machines";
 /** What stands where no book has been opened yet: the three ways to begin. */
 export default function Welcome(): ReactElement {
   useTheme();
+  const lost = useLostBooks();
   return (
     <Page title="Yonderfell">
-      <div className="max-w-[68ch] space-y-6">
+      <LostBooks found={lost ?? []} />
+      <div className="mt-4 max-w-[68ch] space-y-6">
         <p>
           A book holds your machines, what their meters show, the work that falls due on them and
           the work that was done. From it Yonderfell reckons what comes next, when, and why. Books
@@ -27,7 +30,7 @@ export default function Welcome(): ReactElement {
         </p>
         <Way
           label="Begin an empty book"
-          look={PRIMARY_BUTTON}
+          look={lost !== null && lost.length > 0 ? QUIET_BUTTON : PRIMARY_BUTTON}
           words="For your own machines: add the first, take a plan for its kind, and what is due stands there."
           open={() => createBook(FIRST_NAME)}
         />

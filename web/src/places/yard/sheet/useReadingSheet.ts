@@ -118,6 +118,7 @@ export function useReadingSheet(): ReadingSheetState {
     );
     if (result.saved === null) return;
     await noteChange(result.saved, storage);
+    if (result.saved.isDoubtful === true) return;
     notifyChange(`${counted(readingsIn(result.saved.change), "reading")} saved.`);
   };
   const save = (): void =>

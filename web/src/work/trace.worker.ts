@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { Tracer } from "./tracer.js";
+
+expose(new Tracer());
