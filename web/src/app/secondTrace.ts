@@ -4,8 +4,8 @@ import { lostNotice, roomWords, STILL_WRITTEN, traceFailureWords } from "../word
 import { lostBooks } from "./lostBooks.js";
 import { notifyFailure } from "./notify.js";
 
-/** A save waits so long for its second trace; one that is written for the first time may take longer. */
-const PATIENCE_MS = 3000;
+/** A save waits so long for its second trace, which takes some milliseconds, and seconds where a large book is traced for the first time: a guard against a disk that never answers. */
+const PATIENCE_MS = 20_000;
 
 const patience = (): Promise<null> =>
   new Promise((resolve) => setTimeout(() => resolve(null), PATIENCE_MS));

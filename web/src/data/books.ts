@@ -12,7 +12,6 @@ import {
   unregister,
   type BookEntry,
 } from "./registry.js";
-import { withStorage } from "./withStorage.js";
 
 /** What a book that holds nothing yet looks like. */
 const EMPTY_BOOK = { format: "yonderfell-book", version: 1 } as const;
@@ -79,23 +78,12 @@ export async function rebuildDemonstration(today: DayNumber): Promise<BookEntry>
   return made;
 }
 
-/** Whether a database holds a book; one that is not there is not made. */
-async function holdsBook(database: string): Promise<boolean> {
-  if (!(await Dexie.exists(database))) return false;
-  const copy = await withStorage(
-    (name) => new DexieStorage(name),
-    database,
-    (storage) => storage.copy(),
-  );
-  return copy !== "";
-}
-
 /** The ids of the books that are here, also of those that are being filled or deleted. One whose database has been lost is not. */
 export async function booksHere(): Promise<readonly string[]> {
   const here: string[] = [];
   for (const { id, database, isLeaving, isArriving } of await registeredBooks()) {
     const isUnderWay = isLeaving === true || isArriving === true;
-    if (isUnderWay || (await holdsBook(database))) here.push(id);
+    if (isUnderWay || (await Dexie.exists(database))) here.push(id);
   }
   return here;
 }
