@@ -13,11 +13,11 @@ const KNOWN: Readonly<Record<string, string>> = {
     "the browser does not let this site store anything; leave private browsing or allow storage",
 };
 
-/** The names an error goes by: its own, and that of the one it wraps. */
+/** The names an error goes by: that of the one it wraps, which says more, and its own. */
 function namesOf(error: unknown): string[] {
   if (typeof error !== "object" || error === null) return [];
   const inner = "inner" in error ? namesOf(error.inner) : [];
-  return [...("name" in error ? [String(error.name)] : []), ...inner];
+  return [...inner, ...("name" in error ? [String(error.name)] : [])];
 }
 
 /** What an error says of itself; for those of the store, what went wrong and what to do. */

@@ -1,3 +1,4 @@
+import { BookGone } from "../data/bookGone.js";
 import {
   dayOf,
   type BoardMachine,
@@ -142,6 +143,15 @@ test.each([
     "no room left",
   ],
   [Object.assign(new Error("closed"), { name: "DatabaseClosedError" }), "another tab"],
+  [new DOMException("Internal error", "UnknownError"), "most likely full"],
+  [
+    Object.assign(new Error("closed"), {
+      name: "DatabaseClosedError",
+      inner: new DOMException("Internal error", "UnknownError"),
+    }),
+    "most likely full",
+  ],
+  [new BookGone(), "go to Books"],
   [new Error("something else"), "something else"],
   ["plain words", "plain words"],
 ])("an error of the store is told with what to do: %#", (error, words) => {

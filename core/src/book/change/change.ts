@@ -1,5 +1,5 @@
 import type { RecordOf } from "../records/recordSchemas.js";
-import { SECTIONS, type Section } from "../records/sections.js";
+import type { Section } from "../records/sections.js";
 
 /** One record put, replaced or removed: what stood before and what stands after; null where nothing does. */
 export interface RecordChange<S extends Section = Section> {

@@ -1,4 +1,11 @@
-export { applyChange, applyChanges, type Change, fieldsOf, put, type RecordChange } from "./change.js";
+export {
+  applyChange,
+  applyChanges,
+  type Change,
+  fieldsOf,
+  put,
+  type RecordChange,
+} from "./change.js";
 export { changeSettings, type SettingsInput, type SettingsIssue } from "./changeSettings.js";
 export {
   type ChangedElsewhere,
