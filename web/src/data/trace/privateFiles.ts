@@ -93,21 +93,22 @@ export async function dropTraces(book: string): Promise<void> {
   for (const folder of await foldersOf(root, book)) await root.drop(folder);
 }
 
-/** Where it is tried whether anything can be written, and how much is, in bytes. */
-const TRIAL = "yonderfell-trial";
+/** The file in which it is tried whether anything can be written, and how much is, in bytes. */
+const TRIAL = "trial";
 const TRIAL_BYTES = 2_000_000;
 
 /** Whether there is room on the disk: a trial is written, and deleted at once. */
 export async function canWrite(): Promise<boolean> {
   const origin = await navigator.storage.getDirectory();
+  const root = await origin.getDirectoryHandle(ROOT, { create: true });
   try {
-    const file = await origin.getFileHandle(TRIAL, { create: true });
+    const file = await root.getFileHandle(TRIAL, { create: true });
     await writeInPlace(file, new Uint8Array(TRIAL_BYTES), 0);
     return true;
   } catch (error) {
     if (error instanceof DOMException) return false;
     throw error;
   } finally {
-    await orNull(() => origin.removeEntry(TRIAL)).catch(() => undefined);
+    await orNull(() => root.removeEntry(TRIAL)).catch(() => undefined);
   }
 }
