@@ -4,6 +4,8 @@ import { laterCode } from "../data/dexieStorage.js";
 import ExportReminder from "./ExportReminder.js";
 import Kept from "./Kept.js";
 import NewerVersion from "./NewerVersion.js";
+import { notifyFailure } from "./notify.js";
+import { errorWords } from "../words/errorWords.js";
 import { useBook } from "./openBook.js";
 import { StorageFailures } from "./StorageFailures.js";
 
@@ -16,7 +18,12 @@ function useSecondTrace(entry: BookEntry): void {
   const { id, name, isDemonstration, database } = entry;
   useEffect(() => {
     const own = { id, name, isDemonstration, database };
-    void import("./secondTrace.js").then(({ beginTrace }) => beginTrace(own));
+    void import("./secondTrace.js")
+      .then(({ beginTrace }) => beginTrace(own))
+      // Its folder may be cleared away while it is looked at.
+      .catch((error: unknown) =>
+        notifyFailure(`The second trace could not be looked at: ${errorWords(error)}.`),
+      );
   }, [id, name, isDemonstration, database]);
 }
 
