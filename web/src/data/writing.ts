@@ -1,3 +1,4 @@
+import { errorNames } from "./errorNames.js";
 import type { ChangeRefusal } from "./bookStorage.js";
 
 /** How the browser says that the disk would not take something. */
@@ -5,7 +6,7 @@ const OF_DISK: ReadonlySet<string> = new Set(["UnknownError", "AbortError", "Quo
 
 /** Whether an error says that the disk would not take something. */
 export const isOfDisk = (error: unknown): boolean =>
-  error instanceof Error && OF_DISK.has(error.name);
+  errorNames(error).some((name) => OF_DISK.has(name));
 
 /** Ends a transaction without a trace: what was written in it is taken back. */
 export class Refused extends Error {

@@ -1,3 +1,5 @@
+import { errorNames } from "../data/errorNames.js";
+
 const KNOWN: Readonly<Record<string, string>> = {
   BookGone:
     "this book is not in this browser any more: its storage was cleared, or the browser lost it; copy what you would not lose, and go to Books to have the book back",
@@ -13,21 +15,14 @@ const KNOWN: Readonly<Record<string, string>> = {
     "the browser does not let this site store anything; leave private browsing or allow storage",
 };
 
-/** The names an error goes by: that of the one it wraps, which says more, and its own. */
-function namesOf(error: unknown): string[] {
-  if (typeof error !== "object" || error === null) return [];
-  const inner = "inner" in error ? namesOf(error.inner) : [];
-  return [...inner, ...("name" in error ? [String(error.name)] : [])];
-}
-
 /** What an error says of itself; for those of the store, what went wrong and what to do. */
 export function errorWords(error: unknown): string {
-  const known = namesOf(error).find((name) => Object.hasOwn(KNOWN, name));
+  const known = errorNames(error).find((name) => Object.hasOwn(KNOWN, name));
   if (known !== undefined) return KNOWN[known] ?? known;
   return error instanceof Error ? error.message : String(error);
 }
 
 /** Whether an error is one of the browser's storage. */
 export function isOfStore(error: unknown): boolean {
-  return namesOf(error).some((name) => Object.hasOwn(KNOWN, name));
+  return errorNames(error).some((name) => Object.hasOwn(KNOWN, name));
 }

@@ -23,7 +23,10 @@ export function traceFailureWords(state: TraceState): string {
 
 /** What is told in place of *saved* where the second trace could not be written. */
 export const doubtWords = (error: unknown): string =>
-  `Not saved for certain: it stands in the book’s database alone, because its second trace could not be written: ${errorWords(error)}. Export the book once there is room.`;
+  `${IN_DOUBT}: it stands in the book’s database alone, because its second trace could not be written: ${errorWords(error)}. Export the book once there is room.`;
+
+/** What stands in place of *saved* where something was written; why, a notice says. */
+export const IN_DOUBT = "Not saved for certain";
 
 /** What is told in place of *saved* where the second trace takes its time. */
 export const STILL_WRITTEN =

@@ -151,6 +151,13 @@ test.each([
     }),
     "most likely full",
   ],
+  [
+    Object.assign(new Error("1 of 1 operations failed"), {
+      name: "BulkError",
+      failures: [new DOMException("x", "AbortError")],
+    }),
+    "broke off writing",
+  ],
   [new BookGone(), "go to Books"],
   [new Error("something else"), "something else"],
   ["plain words", "plain words"],

@@ -3,7 +3,7 @@ import { demonstrationBook } from "@yonderfell/demo";
 import { seededRandom } from "@yonderfell/demo/random";
 import { memoryLocks, MemoryTraces, PowerCut } from "../../../test/memoryTraces.js";
 import { BookGone } from "../bookGone.js";
-import { hashOf } from "../hashOf.js";
+import { hashOf } from "@yonderfell/core";
 import type { StoredPicture } from "../picture.js";
 import { BookTrace } from "./bookTrace.js";
 import { bookIn, Traces } from "./traces.js";
@@ -203,16 +203,51 @@ test("changes that the database has lost are put back into it, in their order", 
   expect([...traces.held.keys()]).toEqual(["book"]);
 });
 
-test("where the database has gone another way, the trace that holds what it lost is set aside and offered", async () => {
+test("a database that lost changes and went on without them, under an open page, gets them back beside the new ones", async () => {
+  const { source, traces } = await opened();
+  const back = await sameCopy(source);
+  let now = source;
+  const either = {
+    since: (seq: number) => now.since(seq),
+    whole: () => now.whole(),
+    apply: (...given: Parameters<typeof source.apply>) => now.apply(...given),
+    picture: (hash: string) => now.picture(hash),
+  };
+  const one = new BookTrace(traces, "book", either, memoryLocks());
+  await one.keep();
+  for (let at = 0; at < 4; at += 1) {
+    await log(source, at);
+    await one.keep();
+  }
+  // It stands as it did two changes ago, and as many are made before anybody looks.
+  for (const at of [0, 1, 7, 8]) await log(back, at);
+  now = back;
+  await one.keep();
+  expect(one.takePutBack()).toBe(2);
+  const notes = ((await back.everything()).entries ?? []).map(({ id }) => id as string);
+  const made = [0, 1, 7, 8, 2, 3].map((at) => `e-note-${at}`);
+  expect(notes.filter((id) => id.startsWith("e-note-"))).toEqual(made);
+  expect([...traces.held.keys()]).toEqual(["book"]);
+  expect((await bookIn(await traces.folder("book")))?.book).toEqual(await back.everything());
+  // Nothing is made twice.
+  await log(back, 9);
+  await one.keep();
+  expect(one.takePutBack()).toBe(0);
+  expect((await bookIn(await traces.folder("book")))?.book).toEqual(await back.everything());
+});
+
+test("where what the database lost cannot be made in it anew, the trace is set aside and offered", async () => {
   const { source, trace, traces } = await opened();
   const one = trace();
+  await one.keep();
   for (let at = 0; at < 3; at += 1) {
     await log(source, at);
     await one.keep();
   }
   const whole = await source.everything();
   const older = await sameCopy(source);
-  await log(older, 7);
+  const other = await older.apply(note(0, "another"), "2026-11-24T08:00:00.000Z", true);
+  expect(other.ok).toBe(true);
   await new BookTrace(traces, "book", older, memoryLocks()).keep();
   expect([...traces.held.keys()]).toEqual(["book", "book.2"]);
   expect((await bookIn(await traces.folder("book")))?.book).toEqual(whole);

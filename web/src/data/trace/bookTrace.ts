@@ -19,7 +19,7 @@ import {
   pictureName,
   snapshotName,
 } from "./traceNames.js";
-import type { TraceSource } from "./traceSource.js";
+import type { Since, TraceSource } from "./traceSource.js";
 
 /** A log that has grown longer than this, in bytes, is folded into a new snapshot. */
 const LONGEST_LOG = 1024 * 1024;
@@ -27,18 +27,26 @@ const LONGEST_LOG = 1024 * 1024;
 /** Runs something while no one else does, in this tab or another. */
 export type Alone = <Value>(what: "append" | "fold", run: () => Promise<Value>) => Promise<Value>;
 
+/** Which change it is: no two of a copy have the same number and instant. */
+type Made = Pick<TracedChange, "seq" | "at">;
+
 /** Where a trace stands. */
 interface Written {
   readonly generation: number;
+  readonly copy: string;
   /** The last change that is in it. */
-  readonly moment: Moment;
+  readonly last: Made;
   readonly sum: string;
   /** How many bytes of the log are whole. */
   readonly length: number;
 }
 
 /** What a snapshot says of itself, kept so that it is read once. */
-type Begun = Omit<Written, "length">;
+interface Begun {
+  readonly generation: number;
+  readonly moment: Moment;
+  readonly sum: string;
+}
 
 /** Where a trace stands, with the changes of its log. */
 interface Loaded {
@@ -50,11 +58,19 @@ interface Loaded {
 const changesOf = (lines: readonly TracedChange[]): readonly RecordChange[] =>
   lines.flatMap(({ change }) => change.records);
 
-/** Whether a trace and a database speak of the same change; of that of a snapshot only its moment is known. */
-function isSame(traced: TracedChange | Moment, line: TracedChange): boolean {
-  if (traced.seq !== line.seq || traced.at !== line.at) return false;
-  const written = JSON.stringify(line.change);
-  return !("change" in traced) || isEqual(traced.change, JSON.parse(written));
+const isSame = (one: Made, other: Made | null): boolean =>
+  one.seq === other?.seq && one.at === other.at;
+
+/** Whether two changes are the same, whatever their numbers; that of a trace went through JSON. */
+const isSameChange = (traced: TracedChange, line: TracedChange): boolean =>
+  traced.at === line.at && isEqual(traced.change, JSON.parse(JSON.stringify(line.change)));
+
+/** Whether a database stands where a trace does, or later. */
+function isContinued({ last, copy }: Written, since: Since): boolean {
+  if (since.copy !== copy) return false;
+  if (last.seq === 0 || isSame(last, since.line)) return true;
+  // Where the journal goes back no further than to later changes, all earlier ones were made.
+  return since.line === null && since.lines?.length !== 0;
 }
 
 /** The pictures that the records of a book refer to. */
@@ -75,10 +91,25 @@ function picturesIn(lines: readonly TracedChange[]): Set<string> {
   return new Set(hashes);
 }
 
+/** Changes as lines of a log that goes on from its last. */
+function logOf(
+  lines: readonly TracedChange[],
+  { last, sum }: Pick<Written, "last" | "sum">,
+): Pick<Written, "last" | "sum"> & { readonly text: string } {
+  let [text, lastSum] = ["", sum];
+  for (const line of lines) {
+    const added = logLine(line, lastSum);
+    text += added.text;
+    lastSum = added.sum;
+  }
+  const { seq, at } = lines.at(-1) ?? last;
+  return { text, last: { seq, at }, sum: lastSum };
+}
+
 /**
  * The second trace of a book, outside its database: a snapshot, and a log of the changes since, in
  * one folder with the pictures. What the trace holds and the database does not is never written
- * over: where the database does not go on from it, the folder is set aside and another is begun.
+ * over: it is made in the database anew, or the folder is set aside and another is begun.
  */
 export class BookTrace {
   private begun: Begun | null = null;
@@ -121,51 +152,35 @@ export class BookTrace {
     const folder = await this.folder();
     const written = await this.current(folder);
     if (written === null) return false;
-    const since = await this.source.since(written.moment.seq);
-    if (since === null) throw new BookGone();
+    const since = await this.since(written.last.seq);
+    if (!isContinued(written, since)) return this.reconcile(folder);
     const { lines } = since;
     if (lines === null) return false;
-    const bytes = this.logOf(lines, written);
-    if (bytes.text.length > this.longestLog) return false;
+    const { text, ...end } = logOf(lines, written);
+    if (text.length > this.longestLog) return false;
     if (lines.length === 0) return true;
     await this.keepPictures(folder, picturesIn(lines));
-    const added = strToU8(bytes.text);
+    const added = strToU8(text);
     await folder.write(logName(written.generation), added, written.length);
-    const length = written.length + added.length;
-    this.written = { ...written, moment: bytes.moment, sum: bytes.sum, length };
+    this.written = { ...written, ...end, length: written.length + added.length };
     return true;
   }
 
-  private logOf(
-    lines: readonly TracedChange[],
-    { moment, sum }: Pick<Written, "moment" | "sum">,
-  ): { readonly text: string; readonly moment: Moment; readonly sum: string } {
-    let [text, last, lastSum] = ["", moment, sum];
-    for (const line of lines) {
-      const added = logLine(line, lastSum);
-      text += added.text;
-      lastSum = added.sum;
-      last = { ...last, seq: line.seq, at: line.at };
-    }
-    return { text, moment: last, sum: lastSum };
+  private async since(seq: number): Promise<Since> {
+    const since = await this.source.since(seq);
+    if (since === null) throw new BookGone();
+    return since;
   }
 
-  /** Where the trace stands, also after what other tabs have written; null where there is none the database goes on from. */
+  /** Where the trace stands, also after what other tabs have written; null where there is none. */
   private async current(folder: TraceFolder): Promise<Written | null> {
     const { written } = this;
     if (written !== null) {
       const size = await folder.size(logName(written.generation));
       if (size === written.length) return written;
     }
-    const found = await this.load(folder);
-    if (found === null) return null;
-    if ((await this.isContinued(found)) || (await this.putLost(found))) {
-      this.written = found.written;
-      return found.written;
-    }
-    await nextFolder(this.root, this.book);
-    [this.begun, this.written] = [null, null];
-    return null;
+    this.written = (await this.load(folder))?.written ?? null;
+    return this.written;
   }
 
   private async load(folder: TraceFolder): Promise<Loaded | null> {
@@ -180,43 +195,47 @@ export class BookTrace {
     const log = await folder.read(logName(generation));
     if (begun === null || log === null) return null;
     const { lines, sum, length } = readLog(log, begun.sum);
-    const last = lines.at(-1) ?? begun.moment;
-    const moment = { ...begun.moment, seq: last.seq, at: last.at };
-    return { begun, written: { generation, moment, sum, length }, lines };
+    const { moment } = begun;
+    const { seq, at } = lines.at(-1) ?? moment;
+    const last = { seq, at };
+    return { begun, written: { generation, copy: moment.copy, last, sum, length }, lines };
   }
 
   /**
-   * Makes the changes anew that a database has lost which stands as the trace once did: a full disk can
-   * take the last ones away after they were reported written. Answers whether it holds all of them now.
+   * The database does not stand where the trace does: a full disk can take its last changes away after
+   * they were reported written. They are made in it anew; where that cannot be done, the trace is set
+   * aside and another begun. Answers whether the log goes on without a new snapshot.
    */
-  private async putLost({ begun, lines }: Loaded): Promise<boolean> {
-    const seq = await this.source.lastSeq();
-    const now = await this.source.since(seq);
-    if (now?.copy !== begun.moment.copy) return false;
-    const last = await this.source.line(seq);
-    const known = [begun.moment, ...lines];
-    const at = known.findIndex((one) =>
-      last === null ? seq === 0 && one.seq === 0 : isSame(one, last),
-    );
-    if (at < 0) return false;
-    for (const line of lines.slice(at)) {
-      const made = await this.source.apply(line.change, line.at);
-      if (!made.ok || made.value.seq !== line.seq) return false;
-      this.putBack += 1;
+  private async reconcile(folder: TraceFolder): Promise<boolean> {
+    const loaded = await this.load(folder);
+    this.written = null;
+    if (loaded === null) return false;
+    const made = await this.makeAnew(loaded);
+    if (made === "refused") {
+      await nextFolder(this.root, this.book);
+      this.begun = null;
+    } else if (made === "level") {
+      this.written = loaded.written;
     }
-    return true;
+    return made === "level";
   }
 
-  /** Whether the database holds all that the trace does. */
-  private async isContinued({ begun, lines }: Loaded): Promise<boolean> {
-    const last = lines.at(-1) ?? begun.moment;
-    const now = await this.source.since(last.seq);
-    if (now === null) throw new BookGone();
-    if (now.copy !== begun.moment.copy) return false;
-    if (last.seq === 0) return true;
-    const known = await this.source.line(last.seq);
-    // Where the journal goes back no further than to later changes, all earlier ones were made.
-    return known === null ? now.lines?.length !== 0 : isSame(last, known);
+  /** Makes the changes that only the trace has in the database: the two are level then, or the database has others as well. */
+  private async makeAnew({ begun, lines }: Loaded): Promise<"level" | "beyond" | "refused"> {
+    const known = [begun.moment, ...lines];
+    for (const [at, one] of [...known.entries()].reverse()) {
+      const { copy, line, lines: own } = await this.since(one.seq);
+      if (copy !== begun.moment.copy) return "refused";
+      if (one.seq !== 0 && !isSame(one, line)) continue;
+      if (own === null) return "refused";
+      const lost = lines.slice(at).filter((each) => !own.some((two) => isSameChange(each, two)));
+      for (const each of lost) {
+        if (!(await this.source.apply(each.change, each.at)).ok) return "refused";
+        this.putBack += 1;
+      }
+      return own.length === 0 ? "level" : "beyond";
+    }
+    return "refused";
   }
 
   /** Writes a new snapshot, from which a new log begins; once at a time. */
@@ -253,16 +272,15 @@ export class BookTrace {
 
   /** Begins the log of a new snapshot with what was changed meanwhile, and clears what came before it. */
   private async begin(folder: TraceFolder, begun: Begun, used: ReadonlySet<string>): Promise<void> {
-    const since = await this.source.since(begun.moment.seq);
-    if (since === null) throw new BookGone();
-    const lines = since.lines ?? [];
+    const { copy, seq } = begun.moment;
+    const lines = (await this.since(seq)).lines ?? [];
     const later = picturesIn(lines);
     await this.keepPictures(folder, later);
-    const { text, ...end } = this.logOf(lines, begun);
+    const { text, ...end } = logOf(lines, { last: begun.moment, sum: begun.sum });
     const log = strToU8(text);
     await folder.write(logName(begun.generation), log, 0);
     this.begun = begun;
-    this.written = { generation: begun.generation, ...end, length: log.length };
+    this.written = { generation: begun.generation, copy, ...end, length: log.length };
     const kept = new Set([
       ...[snapshotName(begun.generation), logName(begun.generation)],
       ...[...used, ...later].map(pictureName),

@@ -43,6 +43,8 @@ export interface LogStart {
 interface SavedWork {
   readonly tasks: readonly string[];
   readonly moves: readonly Move[];
+  /** Whether it is not certain to be kept. */
+  readonly isDoubtful: boolean;
 }
 
 /** The form in hand. */
@@ -86,10 +88,10 @@ function useSaveWork(
     await run(
       (_, around) => storage.perform(book.machines[0].id, BOOK_NEEDS, command, around),
       correcting === null ? "Saved in the log." : "Corrected.",
-      async () => {
+      async ({ isDoubtful = false }) => {
         // Said first: whatever becomes of the draft, the work itself is in the log.
         const named = [...values.tasks, ...values.tests.map(({ task }) => task)];
-        setSaved({ tasks: named, moves: outlook.moves });
+        setSaved({ tasks: named, moves: outlook.moves, isDoubtful });
         await storage.dropDraft(draftKey);
       },
     );

@@ -8,6 +8,7 @@ import { changeMade } from "../../app/undo.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { errorWords } from "../../words/errorWords.js";
 import { tableRefusalWords, writtenWords } from "../../words/tableWords.js";
+import { IN_DOUBT } from "../../words/traceWords.js";
 import type { TableChoices } from "../../work/tablePlan.js";
 import { tables } from "../../work/tablesClient.js";
 import { rememberReading } from "./rememberedReadings.js";
@@ -48,8 +49,9 @@ export function useKeepTable(
     const words = `${writtenWords(written)} from ${table.file}`;
     rememberReading(table.opened.headings, table.reading);
     dispatch(changeMade({ seq, words }));
-    if (await keepTrace(entry)) notifyChange(`Saved: ${words}.`);
-    onDone(`Brought in: ${words}.`);
+    const isCertain = await keepTrace(entry);
+    if (isCertain) notifyChange(`Saved: ${words}.`);
+    onDone(`${isCertain ? "Brought in" : IN_DOUBT}: ${words}.`);
   };
   const keep = (): Promise<void> =>
     once(() =>

@@ -9,6 +9,7 @@ import { Moves } from "../../ui/Moves.js";
 import { dialFigureWithUnit, shortDate } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
 import { lineIssueWords, figureIssueWords } from "../../words/readingWords.js";
+import { IN_DOUBT } from "../../words/traceWords.js";
 import { DoubtQuestion } from "./DoubtQuestion.js";
 import type { Outlook } from "./readingModel.js";
 import { useReading, type ReadingState, type SavedReading } from "./useReading.js";
@@ -97,7 +98,9 @@ function LineAndDay({
 function SavedView({ saved }: { readonly saved: SavedReading }): ReactElement {
   return (
     <div className="border-t border-rule pt-3">
-      <p className="font-semibold">Saved. {saved.words}.</p>
+      <p className="font-semibold">
+        {saved.isDoubtful ? IN_DOUBT : "Saved"}. {saved.words}.
+      </p>
       {saved.moves.length === 0 ? (
         <p className="text-quiet">No date moves.</p>
       ) : (

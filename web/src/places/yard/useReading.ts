@@ -31,6 +31,8 @@ import { outlookOf, understood, type Outlook } from "./readingModel.js";
 export interface SavedReading {
   readonly words: string;
   readonly moves: readonly Move[];
+  /** Whether it is not certain to be kept. */
+  readonly isDoubtful: boolean;
 }
 
 /** The reading line in hand. */
@@ -122,8 +124,9 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
           around,
         ),
       `Saved. ${words}.`,
-      () => {
-        setSaved({ words, moves: outlook?.code === "fits" ? outlook.moves : [] });
+      ({ isDoubtful = false }) => {
+        const moves = outlook?.code === "fits" ? outlook.moves : [];
+        setSaved({ words, moves, isDoubtful });
         retype("");
         field.current?.focus();
       },
