@@ -8,7 +8,7 @@ export default {
       name: "core-knows-nobody",
       severity: "error",
       from: { path: "^core/", pathNot: "\\.test\\.ts$|^core/test/" },
-      to: { pathNot: "^core/|node_modules/(zod|fflate|es-toolkit)/" },
+      to: { pathNot: "^core/|node_modules/(zod|es-toolkit|@noble/hashes|jsonc-parser)/" },
     },
     {
       name: "demo-knows-only-core",

@@ -1,6 +1,6 @@
 import { readFileSync, statSync } from "node:fs";
 import { resolve } from "node:path";
-import { describeIssue, readBook, type Book } from "@yonderfell/core";
+import { describeIssue, readBookFile, type BookFile } from "@yonderfell/core";
 import { errorCode } from "./errorCode.js";
 import { Problem } from "./problem.js";
 
@@ -26,7 +26,7 @@ function standingIn(): string {
   return process.env["INIT_CWD"] ?? process.cwd();
 }
 
-function textOf(file: string): string {
+function bytesOf(file: string): Uint8Array {
   const path = resolve(standingIn(), file);
   try {
     const { size } = statSync(path);
@@ -36,7 +36,7 @@ function textOf(file: string): string {
         `${file}: (the file): expected a book of at most ${MOST_BYTES / 1024 / 1024} MB (it has ${megabytes} MB)`,
       );
     }
-    return readFileSync(path, "utf8").replace(/^\uFEFF/, "");
+    return readFileSync(path);
   } catch (error) {
     if (error instanceof Problem) throw error;
     throw new Problem(`${file}: (the file): expected a book file (${systemProblem(error)})`);
@@ -44,8 +44,8 @@ function textOf(file: string): string {
 }
 
 /** The book of a file. Refused with a problem that names the file, the path in it and what was expected. */
-export function openBook(file: string): Book {
-  const result = readBook(textOf(file));
+export function openBook(file: string): BookFile {
+  const result = readBookFile(bytesOf(file), []);
   if (result.ok) return result.value;
   const [first, ...others] = result.issues;
   const count = others.length > MOST_COUNTED ? "many" : String(others.length);

@@ -1,8 +1,10 @@
 import {
   dialOn,
+  digestedWords,
   formatDay,
   type Book,
   type DayNumber,
+  type Digested,
   type MachineReckoning,
   type MeterReckoning,
   type Point,
@@ -32,11 +34,12 @@ function doubtLine(
 const counted = (count: number, one: string, many: string): string =>
   `${count} ${count === 1 ? one : many}`;
 
-/** What a sound book holds, and what in it deserves a look: faults and doubtful meters. */
+/** What a sound book holds, and what in it deserves a look: what was changed by hand, faults and doubtful meters. */
 export function checkReport(
   book: Book,
   machines: readonly MachineReckoning[],
   today: DayNumber,
+  changed: readonly Digested[],
 ): string {
   const held = [
     counted(book.machines?.length ?? 0, "machine", "machines"),
@@ -53,5 +56,9 @@ export function checkReport(
     .filter(({ meter }) => meter.stale || meter.stoppedOn !== null)
     .map(({ machine, meter }) => doubtLine(machine, meter));
   const summary = `A sound book: ${held.join(", ")}. On ${formatDay(today)}: ${counted(faults.length, "fault", "faults")}, ${counted(doubts.length, "doubtful meter", "doubtful meters")}.`;
-  return [summary, ...faults, ...doubts].map((line) => line.replaceAll(/\s+/g, " ")).join("\n");
+  const since =
+    changed.length === 0 ? [] : [`changed since it was written: ${digestedWords(changed)}`];
+  return [summary, ...since, ...faults, ...doubts]
+    .map((line) => line.replaceAll(/\s+/g, " "))
+    .join("\n");
 }

@@ -43,11 +43,11 @@ function due(book: Book, today: DayNumber, options: Options): string {
 
 function output(options: Options, now: DayNumber): string {
   if (options.command === "help") return USAGE;
-  const book = openBook(options.file);
+  const { book, changed } = openBook(options.file);
   const today = options.on ?? now;
   return options.command === "due"
     ? due(book, today, options)
-    : checkReport(book, reckonBook(book, today), today);
+    : checkReport(book, reckonBook(book, today), today, changed);
 }
 
 /** Runs the command line. `now` is the day it is, for what is asked without a day. */

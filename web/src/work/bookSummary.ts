@@ -4,6 +4,7 @@ import {
   type Book,
   type BoardFault,
   type DayNumber,
+  type Digested,
   type Meter,
   type Section,
 } from "@yonderfell/core";
@@ -18,6 +19,8 @@ interface NamedMeter {
 /** What a book holds, and what in it deserves a look. */
 export interface BookSummary {
   readonly name: string | null;
+  /** What was changed in its file since that was written. */
+  readonly changed: readonly Digested[];
   readonly counts: Readonly<Record<Section, number>>;
   /** The first and last date of its entries and readings, null where it has none. */
   readonly dates: { readonly first: string; readonly last: string } | null;
@@ -31,7 +34,7 @@ export interface BookSummary {
 }
 
 /** What a sound book holds on `today`, and what in it deserves a look. */
-export function summaryOf(book: Book, today: DayNumber): BookSummary {
+export function summaryOf(book: Book, today: DayNumber): Omit<BookSummary, "changed"> {
   const meters = reckonBookMeters(book, today).flatMap(({ machine, meters: own }) =>
     own.map((state) => ({ tag: machine.tag, machine: machine.name, state })),
   );

@@ -1,14 +1,13 @@
 import {
-  BOOK_FORMAT,
-  BOOK_VERSION,
+  bookFileText,
   describeIssue,
   planMerge,
-  readBook,
+  readBookFile,
   recordCount,
   settleMerge,
   success,
-  type Book,
   type DayNumber,
+  type Digested,
   type MergeIssue,
   type MergePlan,
   type Result,
@@ -17,9 +16,10 @@ import {
 import { withStorage } from "../data/withStorage.js";
 import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
-import type { StoredPicture } from "../data/picture.js";
-import { bookOfZip, isZip, zipOfBook, type UnpackedBook } from "./bookZip.js";
+import { bookOfZip, isZip, zipOfBook, type OnLooked, type UnpackedBook } from "./bookZip.js";
 import { summaryOf, type BookSummary } from "./bookSummary.js";
+import { shrinkPicture } from "./shrinkPicture.js";
+import { takenPictures, type BookWithPictures, type Shrink } from "./takenPictures.js";
 
 /** Larger files are refused before they are read: they would not fit into memory as a book. */
 const MOST_BYTES = 128 * 1024 * 1024;
@@ -42,13 +42,22 @@ export interface HandedOver {
 export type HandOverRefusal = MergeIssue | ChangeRefusal;
 
 /** A book as it was read from a file, with the pictures that came beside it. */
-export interface BookInFile {
-  readonly book: Book;
-  readonly pictures: readonly StoredPicture[];
+export interface BookInFile extends BookWithPictures {
+  /** What was changed in the file since it was written. */
+  readonly changed: readonly Digested[];
+}
+
+/** How a file is looked through. */
+interface Looking {
+  readonly onLooked: OnLooked;
+  readonly shrink: Shrink;
 }
 
 /** The book of a file, or why there is none. */
-export async function bookOfFile(file: Blob): Promise<Result<BookInFile, string>> {
+async function bookOfFile(
+  file: Blob,
+  { onLooked, shrink }: Looking,
+): Promise<Result<BookInFile, string>> {
   if (file.size > MOST_BYTES) {
     const has = Math.round(file.size / MEGABYTE);
     const issue = `(the file): expected a book of at most ${MOST_BYTES / MEGABYTE} MB (it has ${has} MB)`;
@@ -56,21 +65,16 @@ export async function bookOfFile(file: Blob): Promise<Result<BookInFile, string>
   }
   const start = new Uint8Array(await file.slice(0, 4).arrayBuffer());
   const unpacked: Result<UnpackedBook, string> = isZip(start)
-    ? bookOfZip(new Uint8Array(await file.arrayBuffer()), new Date().toISOString())
-    : success({ text: await file.text(), pictures: [] });
+    ? await bookOfZip(file, onLooked)
+    : success({ book: new Uint8Array(await file.arrayBuffer()), pictures: [] });
   if (!unpacked.ok) return unpacked;
-  const { text, pictures } = unpacked.value;
-  const read = readBook(text.replace(/^\uFEFF/, ""));
-  return read.ok
-    ? success({ book: read.value, pictures })
-    : { ok: false, issues: read.issues.map(describeIssue) };
-}
-
-/** The book as the text of its file, under the name it goes by here. */
-export function textOfBook(book: Book, name: string): string {
-  const { format: _format, version: _version, name: _name, ...rest } = book;
-  const named = { format: BOOK_FORMAT, version: BOOK_VERSION, name, ...rest };
-  return `${JSON.stringify(named, null, 1)}\n`;
+  const { pictures } = unpacked.value;
+  const hashes = pictures.map(({ hash }) => hash);
+  const read = readBookFile(unpacked.value.book, hashes);
+  if (!read.ok) return { ok: false, issues: read.issues.map(describeIssue) };
+  const { book, changed } = read.value;
+  const taken = await takenPictures(book, pictures, new Date().toISOString(), shrink);
+  return taken.ok ? success({ ...taken.value, changed }) : taken;
 }
 
 /**
@@ -81,15 +85,23 @@ export class Exchange {
   private looked: BookInFile | null = null;
   private isStopped = false;
 
-  constructor(private readonly open: (database: string) => BookStorage) {}
+  constructor(
+    private readonly open: (database: string) => BookStorage,
+    private readonly shrink: Shrink = shrinkPicture,
+  ) {}
 
   /** Reads a file and says what it holds; refused with every place that is wrong. */
-  async look(file: Blob, today: DayNumber): Promise<Result<BookSummary, string>> {
+  async look(
+    file: Blob,
+    today: DayNumber,
+    onLooked: OnLooked = () => undefined,
+  ): Promise<Result<BookSummary, string>> {
     this.looked = null;
-    const read = await bookOfFile(file);
+    const read = await bookOfFile(file, { onLooked, shrink: this.shrink });
     if (!read.ok) return read;
     this.looked = read.value;
-    return { ok: true, value: summaryOf(read.value.book, today) };
+    const { book, changed } = read.value;
+    return { ok: true, value: { ...summaryOf(book, today), changed } };
   }
 
   /**
@@ -164,8 +176,10 @@ export class Exchange {
     return withStorage(this.open, database, async (storage) => {
       // Read first: a change made while reading may or may not be in the file.
       const seq = await storage.lastSeq();
-      const text = textOfBook(await storage.everything(), name);
+      const book = await storage.everything();
       const pictures = await storage.picturesInUse();
+      const hashes = pictures.map(({ hash }) => hash);
+      const text = bookFileText(book, name, hashes);
       const hasPictures = pictures.length > 0;
       const file = hasPictures
         ? new Blob([zipOfBook(text, pictures)], { type: "application/zip" })

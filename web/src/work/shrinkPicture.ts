@@ -1,11 +1,13 @@
-import { hashOf } from "../data/hashOf.js";
+import { hashOf } from "@yonderfell/core";
 
 /** A stored picture is at most so large, in bytes. */
-const MOST_PICTURE_BYTES = 400_000;
+export const MOST_PICTURE_BYTES = 400_000;
+/** Its longest side in pixels. */
+export const LONGEST_SIDE = 1600;
 /** Tried one after the other until the picture is small enough: longest side in pixels, and quality. */
 const STEPS = [
-  [1600, 0.82],
-  [1600, 0.68],
+  [LONGEST_SIDE, 0.82],
+  [LONGEST_SIDE, 0.68],
   [1280, 0.7],
   [1024, 0.65],
   [800, 0.6],

@@ -18,11 +18,18 @@ const lists = Object.fromEntries(
   ]),
 ) as { readonly [S in Section]: z.ZodOptional<z.ZodArray<(typeof RECORD_SCHEMAS)[S]>> };
 
+/** What a file tells of itself; no part of the book. */
+const ofTheFile = {
+  about: z.looseObject({}, "what the file is").nullish(),
+  digests: z.record(z.string(), z.string("a SHA-256"), "digests by section").nullish(),
+};
+
 /** The whole file. Fields and sections it does not name are kept as they stand. */
 export const bookSchema = z.looseObject(
   {
     format: z.literal(BOOK_FORMAT, `"${BOOK_FORMAT}"`),
     version: z.literal(BOOK_VERSION, `version ${BOOK_VERSION}`),
+    ...ofTheFile,
     name: textField.nullish(),
     settings: settingsSchema.optional(),
     removed: z.array(removedSchema, "a list of records that were deleted").nullish(),
@@ -35,6 +42,10 @@ export const bookSchema = z.looseObject(
 export interface Book extends Readonly<Partial<{ [S in Section]: readonly RecordOf[S][] }>> {
   readonly format: typeof BOOK_FORMAT;
   readonly version: number;
+  /** What the file is, in words; not kept in the store. */
+  readonly about?: Readonly<Record<string, unknown>> | null | undefined;
+  /** The SHA-256 of what the file held when it was written, by section; not kept in the store. */
+  readonly digests?: Readonly<Record<string, string>> | null | undefined;
   readonly name?: string | null | undefined;
   readonly settings?: z.infer<typeof settingsSchema> | undefined;
   /** What was deleted. */

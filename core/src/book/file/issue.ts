@@ -4,7 +4,12 @@ export type IssuePath = readonly (string | number)[];
 /** One thing wrong with a book, as data: what was expected at which place. The wording of the sentence around it lives with the reader. */
 export interface BookIssue {
   readonly code:
+    | "not-utf-8"
     | "not-json"
+    | "doubled-key"
+    | "broken-text"
+    | "too-long"
+    | "too-deep"
     | "not-a-book"
     | "newer-version"
     | "wrong-shape"

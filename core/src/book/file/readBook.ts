@@ -1,46 +1,53 @@
 import type { Book } from "./book.js";
+import { bookText } from "./bookText.js";
+import { boundIssues } from "./bounds.js";
+import { changedSince, type Digested } from "./digests.js";
+import { parseJson } from "./jsonText.js";
 import { BOOK_FORMAT, BOOK_VERSION } from "../records/sections.js";
 import type { BookIssue } from "./issue.js";
 import { MIGRATIONS, migrateForward } from "./migrations.js";
+import { withoutAbout } from "./writeBook.js";
 import { shapeIssues } from "../records/shape.js";
 import { prototypeKeyIssues } from "./prototypeKeys.js";
 import { referenceIssues } from "../references/references.js";
 import { failure, success, type Result } from "../change/result.js";
 
 /**
- * A book from the text of a `.yonderfell.json` file. Refused: text that is not JSON, another format,
- * a version newer than this program, and all that due rules §1 lists. Nothing is repaired and nothing
- * dropped: unknown fields and sections stay as they stand.
+ * A book from the text of a `.yonderfell.json` file. Refused: text that is not JSON, a key that stands
+ * twice, what is past all bounds, another format, a version newer than this program, and all that due
+ * rules §1 lists. Nothing is repaired and nothing dropped: unknown fields and sections stay as they
+ * stand.
  */
 export function readBook(text: string): Result<Book, BookIssue> {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    if (error instanceof RangeError) return notJson("a book as JSON (it is nested too deeply)");
-    if (!(error instanceof SyntaxError)) throw error;
-    const isEmpty = text.trim() === "";
-    return notJson(
-      isEmpty
-        ? "a book as JSON (the file is empty)"
-        : `a book as JSON${placeIn(text, error.message)}`,
-    );
-  }
-  return readBookData(data);
+  const parsed = parseJson(text);
+  return parsed.ok ? readBookData(parsed.value) : parsed;
 }
 
-function notJson(expected: string): Result<Book, BookIssue> {
-  return failure([{ code: "not-json", path: [], expected }]);
+/** A book as its file gives it. */
+export interface BookFile {
+  readonly book: Book;
+  /** What was changed in the file since it was written; empty as well where it carries no digests. */
+  readonly changed: readonly Digested[];
 }
 
-/** Where reading JSON stopped, as far as the platform says: ` (it breaks at line 3, column 7)`. */
-function placeIn(text: string, message: string): string {
-  const position = /position (\d+)/.exec(message)?.[1];
-  if (position === undefined) return "";
-  const before = text.slice(0, Number(position));
-  const line = before.split("\n").length;
-  const column = before.length - before.lastIndexOf("\n");
-  return ` (it breaks at line ${line}, column ${column})`;
+/**
+ * The book of a file's bytes, with what was changed in it since it was written.
+ *
+ * @param pictures the hashes of the pictures that stand in the file beside it.
+ */
+export function readBookFile(
+  bytes: Uint8Array,
+  pictures: readonly string[],
+): Result<BookFile, BookIssue> {
+  const text = bookText(bytes);
+  if (!text.ok) return text;
+  const parsed = parseJson(text.value);
+  if (!parsed.ok) return parsed;
+  const read = readBookData(parsed.value);
+  if (!read.ok) return read;
+  // The digests are of what was written, whatever version that was.
+  const changed = changedSince(parsed.value as Book, pictures);
+  return success({ book: withoutAbout(read.value), changed });
 }
 
 /** A book from parsed JSON; see {@link readBook}. */
@@ -68,6 +75,8 @@ export function readBookData(data: unknown): Result<Book, BookIssue> {
     const expected = `version ${BOOK_VERSION} or older (version ${version} was written by a newer program; open it with that one)`;
     return failure([{ code: "newer-version", path: ["version"], expected }]);
   }
+  const past = boundIssues(fields);
+  if (past.length > 0) return failure(past);
   return checkBook(migrateForward(fields, version, MIGRATIONS));
 }
 

@@ -7,26 +7,43 @@ export const dateField = z
   .refine((text) => parseDay(text) !== null, "a date of the calendar as YYYY-MM-DD")
   .meta({ format: "date", pattern: "^\\d{4}-\\d{2}-\\d{2}$" });
 
-/** Any finite number. */
-export const numberField = z.number("a finite number");
+/** No dial, amount or interval is larger: past it sums lose their last places, and reckoning its end. */
+const MOST = 1_000_000_000;
+const AT_MOST = "a number of at most 1 000 000 000";
+/** A place in an order may be larger. */
+const MOST_WHOLE = 1_000_000_000_000_000;
 
-/** A finite number of at least zero. */
-export const notNegativeField = numberField.min(0, "a number of at least 0");
+/** A number from -10⁹ to 10⁹. */
+export const numberField = z
+  .number("a finite number")
+  .min(-MOST, "a number of at least -1 000 000 000")
+  .max(MOST, AT_MOST);
 
-/** A finite number above zero. */
-export const positiveField = numberField.gt(0, "a number above 0");
+/** A number from 0 to 10⁹. */
+export const notNegativeField = z
+  .number("a finite number")
+  .min(0, "a number of at least 0")
+  .max(MOST, AT_MOST);
 
-/** A whole number above zero. */
+/** A number above zero, to 10⁹. */
+export const positiveField = z
+  .number("a finite number")
+  .gt(0, "a number above 0")
+  .max(MOST, AT_MOST);
+
+/** A whole number from 1 to 10⁹. */
 export const positiveWholeField = z
   .number("a whole number above 0")
   .int("a whole number above 0")
-  .gt(0, "a whole number above 0");
+  .gt(0, "a whole number above 0")
+  .max(MOST, AT_MOST);
 
-/** A whole number of at least zero. */
+/** A whole number from 0 to 10¹⁵. */
 export const wholeField = z
   .number("a whole number of at least 0")
   .int("a whole number of at least 0")
-  .min(0, "a whole number of at least 0");
+  .min(0, "a whole number of at least 0")
+  .max(MOST_WHOLE, "a whole number of at most 1 000 000 000 000 000");
 
 /** Text that may be empty. */
 export const textField = z.string("text");

@@ -1,6 +1,6 @@
 import type { Book, Change } from "@yonderfell/core";
 import { gunzipSync, gzipSync, strFromU8, strToU8 } from "fflate";
-import { hashOf } from "../hashOf.js";
+import { hashOf } from "@yonderfell/core";
 
 const FORMAT = "yonderfell-trace";
 const VERSION = 1;

@@ -7,7 +7,7 @@ import {
   SECTIONS,
 } from "@yonderfell/core";
 import { strFromU8, strToU8 } from "fflate";
-import { hashOf } from "../hashOf.js";
+import { hashOf } from "@yonderfell/core";
 import type { StoredPicture } from "../picture.js";
 import type { BookEntry } from "../registry.js";
 import { BookTrace, type Alone } from "./bookTrace.js";

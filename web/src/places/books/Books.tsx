@@ -93,6 +93,12 @@ function SafeAndShared({ exported }: { readonly exported: ExportState | undefine
         .
       </p>
       <SecondTrace />
+      <p>
+        <Link to="/books/promised" className="text-clear underline">
+          What is promised, and what is not
+        </Link>
+        .
+      </p>
     </section>
   );
 }

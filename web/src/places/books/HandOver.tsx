@@ -38,12 +38,7 @@ export default function HandOver(): ReactElement {
   };
   return (
     <Page title="Hand-over">
-      <p className="mb-4 max-w-[68ch]">
-        A <Term word="hand-over" /> takes what another copy of this book holds into{" "}
-        <strong>{entry.name}</strong>: what only that one has is added, what only that one changed
-        is changed here, and where the two differ they are put side by side. It is one change, and
-        can be undone.
-      </p>
+      <WhatItIs book={entry.name} />
       <FileButton
         label="Choose the other book's file"
         look={comparison === null ? PRIMARY_BUTTON : QUIET_BUTTON}
@@ -53,7 +48,7 @@ export default function HandOver(): ReactElement {
       />
       <div aria-live="polite" className="mt-4">
         {look.code === "looking" && (
-          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
+          <Progress label={`Looking through ${look.file}`} share={look.share} onStop={stop} />
         )}
         {look.code === "sound" && comparison === null && failure === "" && (
           <p className="text-quiet">Comparing the two books…</p>
@@ -67,8 +62,25 @@ export default function HandOver(): ReactElement {
         <DoneNote words={done} />
       </div>
       {comparison !== null && look.code === "sound" && (
-        <HandOverReview key={look.file} file={look.file} comparison={comparison} onDone={finish} />
+        <HandOverReview
+          key={look.file}
+          file={look.file}
+          changed={look.summary.changed}
+          comparison={comparison}
+          onDone={finish}
+        />
       )}
     </Page>
+  );
+}
+
+function WhatItIs({ book }: { readonly book: string }): ReactElement {
+  return (
+    <p className="mb-4 max-w-[68ch]">
+      A <Term word="hand-over" /> takes what another copy of this book holds into{" "}
+      <strong>{book}</strong>: what only that one has is added, what only that one changed is
+      changed here, and where the two differ they are put side by side. It is one change, and can be
+      undone.
+    </p>
   );
 }

@@ -3,6 +3,7 @@ import {
   DECLARED,
   isEmptyPlan,
   REFERRED_SECTIONS,
+  type Digested,
   type RuleSection,
   type Section,
   type Side,
@@ -20,8 +21,10 @@ import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
 import { handOverRefusalWords, namesOf, type NamedRecord } from "../../words/handOverWords.js";
+import { IN_DOUBT } from "../../words/traceWords.js";
 import type { Comparison } from "../../work/exchange.js";
 import { fileIn } from "../../work/exchangeClient.js";
+import { ChangedSince } from "./ChangedSince.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
 
@@ -35,15 +38,19 @@ type Choices = ReadonlyMap<string, Side>;
 /** What a hand-over would do, the choices it asks for, and the press that does it. */
 export function HandOverReview({
   file,
+  changed,
   comparison: { plan, isRelated },
   onDone,
 }: {
   readonly file: string;
+  /** What was changed in the file since it was written. */
+  readonly changed: readonly Digested[];
   readonly comparison: Comparison;
   readonly onDone: (words: string) => void;
 }): ReactElement {
   const names = useNames(plan);
   const [choices, setChoices] = useState<Choices>(new Map());
+  const [isTaken, setIsTaken] = useState(changed.length === 0);
   const { failure, take } = useTake(file, choices, onDone);
   const open = plan.conflicts.flatMap(choicesOf).filter((key) => !choices.has(key));
   if (isEmptyPlan(plan)) {
@@ -52,23 +59,9 @@ export function HandOverReview({
   return (
     <div className="max-w-[60rem] space-y-5">
       {!isRelated && <Unrelated file={file} />}
+      <ChangedSince changed={changed} isTaken={isTaken} onTake={setIsTaken} />
       <WhatComes plan={plan} names={names} />
-      {plan.conflicts.length > 0 && (
-        <section aria-labelledby="conflicts">
-          <h2 id="conflicts" className="text-large font-bold">
-            They differ: choose what stands
-          </h2>
-          {plan.conflicts.map((conflict) => (
-            <ConflictChoice
-              key={conflict.key}
-              conflict={conflict}
-              names={names}
-              choices={choices}
-              onChoose={(key, side) => setChoices(new Map([...choices, [key, side]]))}
-            />
-          ))}
-        </section>
-      )}
+      <Conflicts plan={plan} names={names} choices={choices} onChoose={setChoices} />
       {failure !== "" && (
         <p role="alert" className="text-overdue">
           Nothing was taken in. {failure}
@@ -78,7 +71,7 @@ export function HandOverReview({
         <button
           type="button"
           className={PRIMARY_BUTTON}
-          disabled={open.length > 0}
+          disabled={open.length > 0 || !isTaken}
           onClick={() => void take()}
         >
           <Handshake size={20} aria-hidden="true" />
@@ -89,6 +82,37 @@ export function HandOverReview({
         )}
       </div>
     </div>
+  );
+}
+
+/** What the two copies say differently, each with the choice of what stands. */
+function Conflicts({
+  plan,
+  names,
+  choices,
+  onChoose,
+}: {
+  readonly plan: Comparison["plan"];
+  readonly names: ReadonlyMap<string, string>;
+  readonly choices: Choices;
+  readonly onChoose: (choices: Choices) => void;
+}): ReactElement | null {
+  if (plan.conflicts.length === 0) return null;
+  return (
+    <section aria-labelledby="conflicts">
+      <h2 id="conflicts" className="text-large font-bold">
+        They differ: choose what stands
+      </h2>
+      {plan.conflicts.map((conflict) => (
+        <ConflictChoice
+          key={conflict.key}
+          conflict={conflict}
+          names={names}
+          choices={choices}
+          onChoose={(key, side) => onChoose(new Map([...choices, [key, side]]))}
+        />
+      ))}
+    </section>
   );
 }
 
@@ -131,8 +155,10 @@ function useTake(
     const { seq, records } = result.value;
     const words = `hand-over of ${counted(records, "record")} from ${file}`;
     dispatch(changeMade({ seq, words }));
-    if (await keepTrace(entry)) notifyChange(`Saved: ${words}.`);
-    onDone(`${counted(records, "record")} taken in from ${file}.`);
+    const isCertain = await keepTrace(entry);
+    if (isCertain) notifyChange(`Saved: ${words}.`);
+    const taken = `${counted(records, "record")} taken in from ${file}`;
+    onDone(isCertain ? `${taken}.` : `${IN_DOUBT}: ${taken}.`);
   };
   const take = (): Promise<void> =>
     once(() => takeNow().catch((error: unknown) => setFailure(errorWords(error))));

@@ -13,6 +13,7 @@ import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
 import type { BookSummary } from "../../work/bookSummary.js";
 import { fileIn } from "../../work/exchangeClient.js";
+import { ChangedSince } from "./ChangedSince.js";
 import { FileRefused } from "./FileRefused.js";
 import { useFileLook } from "./useFileLook.js";
 
@@ -32,7 +33,7 @@ export function OpenFile(): ReactElement {
       />
       <div aria-live="polite">
         {look.code === "looking" && (
-          <Progress label={`Looking through ${look.file}`} share={null} onStop={stop} />
+          <Progress label={`Looking through ${look.file}`} share={look.share} onStop={stop} />
         )}
         {look.code === "refused" && <FileRefused file={look.file} reasons={look.reasons} />}
         {look.code === "sound" && (
@@ -98,6 +99,7 @@ function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactE
     summary.name ?? file.replace(FILE_END, ""),
     onKeeping,
   );
+  const [isTaken, setIsTaken] = useState(summary.changed.length === 0);
   return (
     <form
       className="max-w-[68ch] space-y-4 border-l-4 border-clear bg-raised px-4 py-3"
@@ -112,6 +114,7 @@ function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactE
           It holds {countsWords(summary.counts)} {datesWords(summary.dates)}.
         </p>
       </div>
+      <ChangedSince changed={summary.changed} isTaken={isTaken} onTake={setIsTaken} />
       <Remarks summary={summary} />
       <label className="block text-fine text-quiet">
         Name of the new book
@@ -133,7 +136,7 @@ function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactE
             ref={again}
             type="submit"
             className={PRIMARY_BUTTON}
-            disabled={name.trim() === ""}
+            disabled={name.trim() === "" || !isTaken}
           >
             <BookPlus size={20} aria-hidden="true" />
             Keep it as a new book

@@ -62,7 +62,7 @@ test("while a file is looked through, that can be ended, and another be chosen",
 });
 
 test("while it is kept, how far it is stands there; stopped, it can still be kept under its name", async () => {
-  mockFiles.look.mockResolvedValue({ ok: true, value: summaryOf(BOOK, TODAY) });
+  mockFiles.look.mockResolvedValue({ ok: true, value: { ...summaryOf(BOOK, TODAY), changed: [] } });
   const first = answered<boolean>();
   let tell: (share: number) => void = () => undefined;
   mockFiles.keep.mockImplementation((_database: string, onProgress: typeof tell) => {
@@ -91,4 +91,27 @@ test("while it is kept, how far it is stands there; stopped, it can still be kep
   await user.click(screen.getByRole("button", { name: "Keep it as a new book" }));
   await waitFor(() => expect(goToBook).toHaveBeenCalledTimes(1));
   expect(jest.mocked(goToBook).mock.calls[0]?.[0]).toMatchObject({ name: "Upper vale" });
+});
+
+test("a file that was changed since it was written is kept only once that is known", async () => {
+  const value = { ...summaryOf(BOOK, TODAY), changed: ["readings", "book"] };
+  mockFiles.look.mockResolvedValue({ ok: true, value });
+  const user = await choose();
+  expect(await screen.findByRole("alert")).toHaveTextContent(
+    "This file was changed since it was written, in: readings, settings and the like.",
+  );
+  const keep = screen.getByRole("button", { name: "Keep it as a new book" });
+  expect(keep).toBeDisabled();
+  await user.click(screen.getByRole("checkbox", { name: "Take it as it is now" }));
+  expect(keep).toBeEnabled();
+});
+
+test("how much of a file is unpacked stands there", async () => {
+  mockFiles.look.mockImplementation((_file, _today, onLooked: (share: number) => void) => {
+    act(() => onLooked(0.25));
+    return answered().promise;
+  });
+  await choose();
+  const bar = await screen.findByRole("progressbar", { name: /Looking through vale/ });
+  await waitFor(() => expect(bar).toHaveAttribute("value", "25"));
 });

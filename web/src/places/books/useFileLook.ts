@@ -1,3 +1,4 @@
+import { proxy } from "comlink";
 import { useState, type RefObject } from "react";
 import { useAppSelector } from "../../app/store.js";
 import { useFocusNext } from "../../ui/useFocusNext.js";
@@ -8,7 +9,12 @@ import { endLooking, fileIn } from "../../work/exchangeClient.js";
 /** What has become of a file that was chosen. */
 export type FileLook =
   | { readonly code: "none" }
-  | { readonly code: "looking"; readonly file: string }
+  | {
+      readonly code: "looking";
+      readonly file: string;
+      /** How much of it is unpacked, from 0 to 1; null where that is not known. */
+      readonly share: number | null;
+    }
   | { readonly code: "refused"; readonly file: string; readonly reasons: readonly string[] }
   | { readonly code: "sound"; readonly file: string; readonly summary: BookSummary };
 
@@ -26,14 +32,16 @@ export function useFileLook(): {
   const [look, setLook] = useState<FileLook>({ code: "none" });
   const choose = async (file: File): Promise<FileLook> => {
     const { name } = file;
-    setLook({ code: "looking", file: name });
+    setLook({ code: "looking", file: name, share: null });
     const found = await lookAt(file, name);
     setLook(found);
     return found;
   };
   const lookAt = async (file: File, name: string): Promise<FileLook> => {
     try {
-      const read = await fileIn().look(file, today);
+      const onLooked = (share: number): void =>
+        setLook((now) => (now.code === "looking" ? { ...now, share } : now));
+      const read = await fileIn().look(file, today, proxy(onLooked));
       return read.ok
         ? { code: "sound", file: name, summary: read.value }
         : { code: "refused", file: name, reasons: read.issues };
