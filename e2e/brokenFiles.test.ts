@@ -54,7 +54,7 @@ test.each([
     });
     expect(wrong).toEqual([]);
     expect(await storeOf(page)).toBe(before);
-    expect(new Set(files.map((file) => file.harm)).size).toBeGreaterThan(14);
+    expect(new Set(files.map((file) => file.harm)).size).toBeGreaterThan(18);
   },
   120_000,
 );

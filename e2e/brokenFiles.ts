@@ -102,7 +102,24 @@ const HARMS: Readonly<Record<string, Harm>> = {
   },
   "a number past all numbers": (book, random) => {
     pick(random, records(book, "readings"))["value"] = "HUGE";
-    return text(book).replace('"HUGE"', "1e999");
+    return text(book).replace('"HUGE"', pick(random, ["1e999", "1e308", "-2e9"]));
+  },
+  "a key twice": (book, random) => {
+    some(book, random)["twice"] = "ONCE";
+    return text(book).replace('"ONCE"', '1, "twice": 2');
+  },
+  "half a character": (book, random) => {
+    some(book, random)[pick(random, ["id", "words"])] = "HALF";
+    return text(book).replace("HALF", pick(random, ["\\ud83d", "x\\udc00"]));
+  },
+  "lists without end": (book, random) => {
+    const levels = pick(random, [70, 5000]);
+    some(book, random)["shelf"] = "DEEP";
+    return text(book).replace('"DEEP"', "[".repeat(levels) + "]".repeat(levels));
+  },
+  "a text without end": (book, random) => {
+    some(book, random)["words"] = pick(random, ["x", "é"]).repeat(66_000);
+    return text(book);
   },
 };
 

@@ -1,4 +1,4 @@
-import type { Book } from "@yonderfell/core";
+import { bookFileText, type Book } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
 import { exportedText, focused, giveFile, logNote, press, go } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
@@ -14,7 +14,7 @@ async function takeIn(text: string): Promise<void> {
 
 /** The book as another device has it after some work of its own. */
 function elsewhere(text: string, change: (book: Book) => Book): string {
-  return JSON.stringify(change(JSON.parse(text) as Book));
+  return bookFileText(change(JSON.parse(text) as Book), "Phone", []);
 }
 
 test("what only the other copy has is shown and taken in as one change, which can be taken back", async () => {
@@ -53,17 +53,14 @@ test("what only the other copy has is shown and taken in as one change, which ca
   expect(back).toContain("Done in the shed");
 });
 
-test("what both copies changed stands side by side, and nothing is taken in before all is chosen", async () => {
+test("of a file edited by hand, what both changed stands side by side, and nothing is taken in before all is chosen and that is known", async () => {
   const { page, address } = app();
   const text = await exportedText(page, address);
-  await takeIn(
-    elsewhere(text, (book) => ({
-      ...book,
-      machines: (book.machines ?? []).map((machine) =>
-        machine.tag === "07" ? { ...machine, name: "Book bus", kind: "van" } : machine,
-      ),
-    })),
+  const book = JSON.parse(text) as Book;
+  const machines = book.machines?.map((machine) =>
+    machine.tag === "07" ? { ...machine, name: "Book bus", kind: "van" } : machine,
   );
+  await takeIn(JSON.stringify({ ...book, machines }));
   await waitForWords(page, "They differ: choose what stands");
   const conflict = await wordsOf(page, "[data-conflict]");
   expect(conflict).toContain("Machine 07 Library bus differs in the two.");
@@ -76,6 +73,9 @@ test("what both copies changed stands side by side, and nothing is taken in befo
   await page.click(theirs);
   expect(await take()).toBe(true);
   await page.click("[data-conflict] > div:last-child [role=radio][value=ours]");
+  await waitForWords(page, "This file was changed since it was written, in: machines.");
+  expect(await take()).toBe(true);
+  await page.click("[role=alert] input[type=checkbox]");
   await press(page, "Take it in");
   await waitForWords(page, "1 record taken in");
   await go(page, "yard/m-bus");
