@@ -1,6 +1,6 @@
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
 import { fullDiskTrial, loseStorage } from "./fullDisk.js";
-import { logNote, press } from "./steps.js";
+import { exportedText, go, logNote, press } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -32,20 +32,22 @@ test("a book that the browser has lost is offered back, whole, and is an ordinar
 
 test("nothing is said to be saved into a book whose storage was cleared under an open tab", async () => {
   const { page, address } = app();
-  await page.goto(`${address}log/m-bus`);
+  await exportedText(page, address);
+  await waitForWords(page, "nothing changed since");
+  await go(page, "log/m-bus");
   await page.waitForSelector("textarea");
   await page.type("textarea", "Written into nothing");
   await page.waitForSelector("button[type=submit]:not([disabled])");
   await loseStorage(page, address, "all");
-  // The form may be gone already: its machine is in the book no more.
-  await page.evaluate(() => {
-    document.querySelector<HTMLButtonElement>("main button[type=submit]")?.click();
-  });
-  await page.waitForFunction(() =>
-    /It was not saved|has no such machine/.test(document.body.innerText),
-  );
-  expect(await wordsOf(page)).not.toContain("Saved in the log.");
+  await page.$eval("main button[type=submit]", (button) => button.click());
+  await waitForWords(page, "It was not saved: this book is not in this browser any more");
+  // What was typed can still be copied, and the last file is named.
+  expect(await page.$eval("textarea", (field) => field.value)).toBe("Written into nothing");
+  const words = await wordsOf(page);
+  expect(words).toContain("Its last export is Skarrow-Vale-2");
+  expect(words).not.toContain("Saved in the log.");
   await page.goto(`${address}ledger`);
   await waitForWords(page, "Begin an empty book");
+  await waitForWords(page, "What you save will stand in this browser twice");
   expect(await page.$("[aria-labelledby=lost]")).toBeNull();
 });

@@ -44,7 +44,7 @@ export async function exportToFolder(
       const writable = await handle.createWritable();
       await writable.write(file);
       await writable.close();
-      await storage.noteExport({ seq, at: now.toISOString() });
+      await storage.noteExport({ seq, at: now.toISOString(), file: name });
       return { code: "written", name };
     },
   );

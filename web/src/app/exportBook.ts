@@ -23,6 +23,6 @@ export async function exportBook(
 ): Promise<string> {
   const { name, file, seq } = await bookFile(entry, now);
   downloadFile(file, name);
-  await storage.noteExport({ seq, at: now.toISOString() });
+  await storage.noteExport({ seq, at: now.toISOString(), file: name });
   return name;
 }

@@ -1,5 +1,6 @@
 import type { DayNumber } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
+import type { ExportNote } from "../data/bookStorage.js";
 import { currentDay } from "./today.js";
 
 /** A dialog that can be opened over any place. */
@@ -18,6 +19,8 @@ interface SessionState {
   readonly typedAhead: string;
   /** Notes that stand at the edge of the screen. */
   readonly notices: readonly Notice[];
+  /** The last export of the open book, as long as this tab remembers: it outlives a store that is cleared. */
+  readonly lastExport: ExportNote | null;
   /** How many notes have been given in this sitting. */
   readonly noticesGiven: number;
 }
@@ -46,12 +49,17 @@ const initialState: SessionState = {
   typedAhead: "",
   notices: [],
   noticesGiven: 0,
+  lastExport: null,
 };
 
 const slice = createSlice({
   name: "session",
   initialState,
   reducers: {
+    exportNoted: (state, action: PayloadAction<ExportNote>) => ({
+      ...state,
+      lastExport: action.payload,
+    }),
     dayCame: (state, action: PayloadAction<DayNumber>) => ({ ...state, today: action.payload }),
     taskOpened: (state, action: PayloadAction<string>) => ({
       ...state,
@@ -99,6 +107,7 @@ const slice = createSlice({
 
 export const {
   dayCame,
+  exportNoted,
   taskOpened,
   reasonsFollowed,
   meterReadingOpened,

@@ -5,14 +5,18 @@ import type { ExportState } from "../words/bookWords.js";
 import { errorWords } from "../words/errorWords.js";
 import { exportBook } from "./exportBook.js";
 import { notifyFailure, notifySuccess } from "./notify.js";
+import { exportNoted } from "./session.js";
+import { useAppDispatch } from "./store.js";
 import { useOneAtATime } from "./useOneAtATime.js";
 
 /** How a book stands against its last export; undefined until read. */
 export function useExportState(storage: BookStorage): ExportState | undefined {
+  const dispatch = useAppDispatch();
   return useLiveQuery(async () => {
     const note = await storage.lastExport();
+    if (note !== null) dispatch(exportNoted(note));
     return { at: note?.at ?? null, changes: (await storage.lastSeq()) - (note?.seq ?? 0) };
-  }, [storage]);
+  }, [storage, dispatch]);
 }
 
 /** The way to export a book; says where it went, or why it could not. */

@@ -2,6 +2,7 @@ import { Dexie, type EntityTable, type Table, type Transaction } from "dexie";
 import type { Draft, JournalLine } from "./bookStorage.js";
 import type { StoredPicture } from "./picture.js";
 import type { Page } from "./page.js";
+import { refuseNewer } from "./refuseNewer.js";
 import type { BoardRow, Fact, Row } from "./row.js";
 
 const ROW_KEYS = "id, place, machine";
@@ -93,5 +94,6 @@ export class BookDatabase extends Dexie {
     this.version(6)
       .stores({ ...WITHOUT_ROWS_SINCE_6, pages: PAGE_KEYS })
       .upgrade((transaction) => older().then(({ packRows }) => packRows(transaction)));
+    refuseNewer(this);
   }
 }

@@ -208,4 +208,6 @@ export interface BookStorage extends BoardSource {
 export interface ExportNote {
   readonly seq: number;
   readonly at: string;
+  /** The name of the file; absent where an earlier version of the program noted it. */
+  readonly file?: string;
 }

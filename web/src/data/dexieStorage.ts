@@ -88,10 +88,6 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     return this.reading(({ countRecords }) => countRecords(this.database));
   }
 
-  async copy(): Promise<string> {
-    return ((await this.database.facts.get("copy"))?.value ?? "") as string;
-  }
-
   async latestEntries(limit: number): Promise<readonly Entry[]> {
     return this.reading(({ readLatestEntries }) => readLatestEntries(this.database, limit));
   }

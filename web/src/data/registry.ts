@@ -1,5 +1,7 @@
 import { Dexie, type EntityTable } from "dexie";
 
+import { refuseNewer } from "./refuseNewer.js";
+
 /** A book this browser keeps: each has a database of its own. */
 export interface BookEntry {
   readonly id: string;
@@ -23,6 +25,7 @@ class RegistryDatabase extends Dexie {
   constructor() {
     super("yonderfell-registry", { chromeTransactionDurability: "strict" });
     this.version(1).stores({ books: "id, openedAt" });
+    refuseNewer(this);
   }
 }
 

@@ -1,14 +1,25 @@
 import type { MachineBook, MachineId, Settings } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
+import { useRef } from "react";
 import { useBook } from "../app/openBook.js";
 
+interface FoundBook {
+  readonly book: MachineBook;
+  readonly settings: Settings;
+}
+
 /** A machine's part of the open book and the book's settings, current as they change; undefined until read, null where there is none. */
-export function useMachineBook(
-  id: MachineId | null,
-): { readonly book: MachineBook; readonly settings: Settings } | null | undefined {
+export function useMachineBook(id: MachineId | null): FoundBook | null | undefined {
   const { storage } = useBook();
+  const last = useRef<FoundBook | null>(null);
   return useLiveQuery(async () => {
     const book = id === null ? null : await storage.machineBook(id);
-    return book === null ? null : { book, settings: await storage.settings() };
+    if (book !== null) {
+      last.current = { book, settings: await storage.settings() };
+      return last.current;
+    }
+    // A store that was cleared away under the page leaves it as it is: what is typed can still be copied.
+    const isHeld = last.current?.book.machines[0].id === id && (await storage.copy()) === "";
+    return isHeld ? last.current : null;
   }, [storage, id]);
 }

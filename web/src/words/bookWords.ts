@@ -1,3 +1,4 @@
+import type { ExportNote } from "../data/bookStorage.js";
 import { dayOf, SECTION_WORDS, SECTIONS, type Section } from "@yonderfell/core";
 import type { BookSummary } from "../work/bookSummary.js";
 import { currentDay } from "../app/today.js";
@@ -43,6 +44,13 @@ export function exportWords({ at, changes }: ExportState): string {
   return changes === 0
     ? `Exported ${day}, nothing changed since`
     : `${counted(changes, "change")} since the export of ${day}`;
+}
+
+/** Where a book that is gone can be had from: its last file, by name and day; empty where none is known. */
+export function lastFileWords(note: ExportNote | null): string {
+  if (note === null) return "It was not exported as far as this tab knows.";
+  const day = fullDate(currentDay(new Date(note.at)));
+  return `Its last export is ${note.file ?? "a file"} of ${day}.`;
 }
 
 /** A figure that cannot be true beside the others, as a line. */

@@ -9,7 +9,8 @@ const KNOWN: Readonly<Record<string, string>> = {
     "the browser broke off writing, most likely because the disk is full; free some space on the device and try again",
   QuotaExceededError:
     "the browser has no room left for this site; free some space on the device and try again",
-  VersionError: "the book was opened by a newer version of the program; reload this page",
+  VersionError:
+    "a newer version of the program keeps what this site stores, and this one leaves it alone; reload this page to have the newer one, from the network if it is kept for offline",
   DatabaseClosedError: "the book was taken over by another tab; reload this page",
   InvalidStateError:
     "the browser does not let this site store anything; leave private browsing or allow storage",

@@ -1,4 +1,4 @@
-import type { Room, TraceState } from "../work/tracer.js";
+import type { Permitted, Room, TraceState } from "../work/tracer.js";
 import type { LostBook } from "../data/trace/traces.js";
 import { currentDay } from "../app/today.js";
 import { countsWords } from "./bookWords.js";
@@ -69,6 +69,43 @@ export function roomWords({ isFull, left }: Room): string {
   return "";
 }
 
+/** What a browser does with what is stored, and whether that is well. */
+export interface StorageLine {
+  readonly words: string;
+  readonly isWell: boolean;
+}
+
+/** Whether a browser has promised to keep what is stored. */
+const promiseLine = (isPersisted: boolean): StorageLine => ({
+  words: isPersisted
+    ? "The browser has promised to keep it until you clear it."
+    : "The browser may clear it away when the device runs short of space: it has made no promise.",
+  // Usual, and no fault: browsers promise it only to sites that are used much or installed.
+  isWell: true,
+});
+
+/** What a browser was found to permit before any book is there. */
+export function permittedWords({
+  refused,
+  hasPrivateFiles,
+  room,
+  isPersisted,
+}: Permitted & { readonly isPersisted: boolean }): readonly StorageLine[] {
+  if (refused !== null) {
+    const why = errorWords(Object.assign(new Error(refused.message), { name: refused.name }));
+    return [{ words: `Nothing can be kept here: ${why}.`, isWell: false }];
+  }
+  const twice = hasPrivateFiles
+    ? "What you save will stand in this browser twice: in its database, and in a second trace outside it."
+    : "What you save will stand in this browser’s database alone, for it has no private files for this site. Export it oftener.";
+  const full = roomWords(room);
+  return [
+    { words: twice, isWell: hasPrivateFiles },
+    promiseLine(isPersisted),
+    ...(full === "" ? [] : [{ words: full, isWell: false }]),
+  ];
+}
+
 /** What this browser was found to do with a book, and whether that is well. */
 export function storageWords({
   state,
@@ -80,17 +117,11 @@ export function storageWords({
   readonly bytes: number | null;
   readonly room: Room;
   readonly isPersisted: boolean;
-}): readonly { readonly words: string; readonly isWell: boolean }[] {
+}): readonly StorageLine[] {
   const full = roomWords(room);
   return [
     { words: traceWords(state, bytes), isWell: state.code === "kept" },
-    {
-      words: isPersisted
-        ? "The browser has promised to keep it until you clear it."
-        : "The browser may clear it away when the device runs short of space: it has made no promise.",
-      // Usual, and no fault: browsers promise it only to sites that are used much or installed.
-      isWell: true,
-    },
+    promiseLine(isPersisted),
     ...(full === "" ? [] : [{ words: full, isWell: false }]),
   ];
 }

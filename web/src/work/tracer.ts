@@ -34,16 +34,51 @@ export interface Room {
   readonly left: number | null;
 }
 
+/** What a browser was found to permit. */
+export interface Permitted {
+  /** Why nothing can be stored; null where what was written could be read back. */
+  readonly refused: { readonly name: string; readonly message: string } | null;
+  /** Whether there are private files for a second trace. */
+  readonly hasPrivateFiles: boolean;
+  readonly room: Room;
+}
+
+/** The database in which it is tried whether anything is stored. */
+const TRIAL = "yonderfell-trial";
+
+/** Writes something into a database of its own, reads it back, and leaves nothing behind; throws where that cannot be done. */
+async function tryDatabase(): Promise<void> {
+  const written = new Dexie(TRIAL);
+  written.version(1).stores({ words: "id" });
+  // By the trial of a page that has just been left: it goes when that does, and nobody need be told.
+  written.on("blocked", () => false);
+  try {
+    await written.table("words").put({ id: 1 });
+    written.close();
+    await written.open();
+    if ((await written.table("words").get(1)) !== undefined) return;
+    throw new Error("what was written could not be read back");
+  } finally {
+    await written.delete();
+  }
+}
+
 /** Runs something alone among all tabs of this browser. */
 const aloneAmongTabs =
   (book: string): Alone =>
   async (what, run) =>
     navigator.locks.request(`yonderfell-trace-${book}-${what}`, run);
 
-function failed(error: unknown): TraceState {
-  if (error instanceof BookGone) return { code: "gone" };
+/** What an error says, in a form that crosses from a worker. */
+function nameAndMessage(error: unknown): { readonly name: string; readonly message: string } {
   const { name, message } = error instanceof Error ? error : new Error(String(error));
-  return { code: "failed", name, message };
+  return { name, message };
+}
+
+function failed(error: unknown): TraceState {
+  return error instanceof BookGone
+    ? { code: "gone" }
+    : { code: "failed", ...nameAndMessage(error) };
 }
 
 /** The second traces of the books of this browser, in a worker: writing them must hold no page up. */
@@ -115,6 +150,17 @@ export class Tracer {
     const left = quota === undefined || usage === undefined ? null : quota - usage;
     const isFull = canWriteInPlace() && !(await aloneAmongTabs("trial")("append", canWrite));
     return { isFull, left };
+  }
+
+  /** Tries what this browser permits, before anything is typed. */
+  async permitted(): Promise<Permitted> {
+    return aloneAmongTabs("permitted")("append", async () => {
+      const refused = await tryDatabase().then(
+        () => null,
+        (error: unknown) => nameAndMessage(error),
+      );
+      return { refused, hasPrivateFiles: canWriteInPlace(), room: await this.room() };
+    });
   }
 
   private traces(): Promise<Traces | null> {

@@ -3,6 +3,7 @@ import { useBook } from "../../app/openBook.js";
 import { useAwaited } from "../../app/useAwaited.js";
 import { errorWords } from "../../words/errorWords.js";
 import { storageWords } from "../../words/traceWords.js";
+import { StorageLines } from "./Permitted.js";
 import { tracer } from "../../work/traceClient.js";
 
 /** How safely this browser keeps the open book: twice or once, for good or as long as it likes, and with how much room. */
@@ -26,12 +27,7 @@ export function SecondTrace(): ReactElement {
           How this browser keeps it could not be found out: {errorWords(found.error)}.
         </li>
       )}
-      {found.code === "here" &&
-        storageWords(found.value).map(({ words, isWell }) => (
-          <li key={words} className={isWell ? "" : "text-overdue"}>
-            {words}
-          </li>
-        ))}
+      {found.code === "here" && <StorageLines lines={storageWords(found.value)} />}
     </ul>
   );
 }

@@ -10,6 +10,7 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
 import { LostBooks, useLostBooks } from "../books/LostBooks.js";
+import { Permitted } from "../books/Permitted.js";
 import { OpenFile } from "../books/OpenFile.js";
 
 /** What a book is called that is begun in one press; it can be renamed among the books. */
@@ -28,6 +29,7 @@ export default function Welcome(): ReactElement {
           the work that was done. From it Yonderfell reckons what comes next, when, and why. Books
           stay in this browser and travel as files.
         </p>
+        <Permitted />
         <Way
           label="Begin an empty book"
           look={lost !== null && lost.length > 0 ? QUIET_BUTTON : PRIMARY_BUTTON}
