@@ -1,7 +1,7 @@
 import type { MachineBook, MachineId, Settings } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useRef } from "react";
 import { useBook } from "../app/openBook.js";
+import { useLiveOf } from "./useLiveOf.js";
 
 interface FoundBook {
   readonly book: MachineBook;
@@ -12,7 +12,7 @@ interface FoundBook {
 export function useMachineBook(id: MachineId | null): FoundBook | null | undefined {
   const { storage } = useBook();
   const last = useRef<FoundBook | null>(null);
-  return useLiveQuery(async () => {
+  const read = async (): Promise<FoundBook | null> => {
     const book = id === null ? null : await storage.machineBook(id);
     if (book !== null) {
       last.current = { book, settings: await storage.settings() };
@@ -21,5 +21,6 @@ export function useMachineBook(id: MachineId | null): FoundBook | null | undefin
     // A store that was cleared away under the page leaves it as it is: what is typed can still be copied.
     const isHeld = last.current?.book.machines[0].id === id && (await storage.copy()) === "";
     return isHeld ? last.current : null;
-  }, [storage, id]);
+  };
+  return useLiveOf(id, read, [storage]);
 }

@@ -22,10 +22,10 @@ export function ChangedSince({
         By a person, another program, or a fault of what it was kept on. Nothing in it breaks a
         rule, but its figures may not be those that were saved.
       </p>
-      <label className="flex min-h-12 items-start gap-3">
+      <label className="flex min-h-12 items-center gap-3">
         <input
           type="checkbox"
-          className="mt-1 size-5 shrink-0 accent-(--clear)"
+          className="size-5 shrink-0 accent-(--clear)"
           checked={isTaken}
           onChange={(event) => onTake(event.target.checked)}
         />

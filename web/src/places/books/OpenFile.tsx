@@ -109,7 +109,9 @@ function KeepFile({ file, summary, onKeeping, onForget }: KeepFileProps): ReactE
       }}
     >
       <div>
-        <p className="font-semibold">{file} is a sound book.</p>
+        <p className="font-semibold">
+          {file} {summary.changed.length === 0 ? "is a sound book" : "can be opened as a book"}.
+        </p>
         <p>
           It holds {countsWords(summary.counts)} {datesWords(summary.dates)}.
         </p>

@@ -44,19 +44,20 @@ export interface KeptForm {
 /** The form begun earlier for a machine: undefined until looked for, null where there is none. */
 export function useKeptForm(key: string): KeptForm | null | undefined {
   const { storage } = useBook();
-  const [kept, setKept] = useState<KeptForm | null | undefined>(undefined);
+  const [found, setFound] = useState<{ readonly key: string; readonly kept: KeptForm | null }>();
   useEffect(() => {
     let isWanted = true;
     void storage.draft(key).then((draft) => {
       const read = draftSchema.safeParse(draft?.value);
-      if (isWanted)
-        setKept(draft !== null && read.success ? { form: read.data, at: draft.at } : null);
+      const kept = draft !== null && read.success ? { form: read.data, at: draft.at } : null;
+      if (isWanted) setFound({ key, kept });
     });
     return () => {
       isWanted = false;
     };
   }, [storage, key]);
-  return kept;
+  // Of the machine before, where another has just been come to.
+  return found?.key === key ? found.kept : undefined;
 }
 
 /** What has become of the form as a draft. */

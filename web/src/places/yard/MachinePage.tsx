@@ -1,5 +1,5 @@
 import type { BoardMachine, MachineId } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveOf } from "../../data/useLiveOf.js";
 import type { ReactElement } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
@@ -20,7 +20,7 @@ export default function MachinePage(): ReactElement {
   const marked = useSearchParams()[0].get("entry");
   const { storage } = useBook();
   const machine = useMachineOfAddress();
-  const book = useLiveQuery(() => storage.machineBook(id), [storage, id]);
+  const book = useLiveOf(id, () => storage.machineBook(id), [storage]);
   return (
     <MachineFrame machine={machine}>
       {machine !== undefined && (

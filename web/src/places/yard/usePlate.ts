@@ -1,6 +1,6 @@
 import type { Book, MachineId, MachinePlate, Part, Product } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useBook } from "../../app/openBook.js";
+import { useLiveOf } from "../../data/useLiveOf.js";
 
 /** A machine's plate with the parts and products of the book. */
 export interface PlateInBook {
@@ -13,7 +13,7 @@ export interface PlateInBook {
 /** A machine's plate, current as it changes; undefined until read. */
 export function usePlate(id: MachineId): PlateInBook | undefined {
   const { storage } = useBook();
-  return useLiveQuery(async () => {
+  const read = async (): Promise<PlateInBook> => {
     const [plate, parts, products, settings] = await Promise.all([
       storage.plate(id),
       storage.list("parts"),
@@ -21,5 +21,6 @@ export function usePlate(id: MachineId): PlateInBook | undefined {
       storage.ownSettings(),
     ]);
     return { plate, parts, products, settings };
-  }, [storage, id]);
+  };
+  return useLiveOf(id, read, [storage]);
 }

@@ -10,10 +10,10 @@ import {
   type JourneyPlan,
   type MachineId,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import { useBook } from "../../../app/openBook.js";
 import type { BookStorage } from "../../../data/bookStorage.js";
+import { useLiveOf } from "../../../data/useLiveOf.js";
 
 async function readFor(storage: BookStorage, id: MachineId) {
   const [book, own, plate, visits, parts, products, people] = await Promise.all([
@@ -35,7 +35,7 @@ export function useJourneyPlan(
   today: DayNumber,
 ): { readonly plan: JourneyPlan; readonly since: number | null } | null {
   const { storage } = useBook();
-  const read = useLiveQuery(() => readFor(storage, journey.machine), [storage, journey.machine]);
+  const read = useLiveOf(journey.machine, () => readFor(storage, journey.machine), [storage]);
   return useMemo(() => {
     const records = read?.book ? recordsByMachine(read.book).get(journey.machine) : undefined;
     if (!read?.book || records === undefined) return null;

@@ -1,5 +1,6 @@
 import { namingIssues, vinDoubt, type Machine } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveOf } from "../../../data/useLiveOf.js";
 import { useState, type FormEvent, type ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
@@ -30,9 +31,10 @@ export default function FactsPage(): ReactElement {
   const { storage } = useBook();
   const id = machine?.machine.id;
   // As stored and not as on the board: what is saved is compared with it.
-  const stored = useLiveQuery(
+  const stored = useLiveOf(
+    id ?? null,
     async () => (id === undefined ? null : ((await storage.machineBook(id))?.machines[0] ?? null)),
-    [storage, id],
+    [storage],
   );
   return (
     <MachineFrame machine={machine}>

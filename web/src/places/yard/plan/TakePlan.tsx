@@ -12,7 +12,7 @@ import {
   type PlanOffer,
   type Task,
 } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveOf } from "../../../data/useLiveOf.js";
 import { useMemo, useState, type FormEvent, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { useBook } from "../../../app/openBook.js";
@@ -54,10 +54,11 @@ function usePlan(name: string, machine: Machine): Plan | undefined {
   const { storage } = useBook();
   const library = plansFor(machine.kind).find((plan) => plan.name === name);
   const sister = name.startsWith(SISTER) ? (name.slice(SISTER.length) as MachineId) : null;
-  const copied = useLiveQuery(async () => {
+  const copy = async (): Promise<Plan | undefined> => {
     const book = sister === null ? null : await storage.machineBook(sister);
     return book === null ? undefined : planOfMachine(book.machines[0], book.tasks);
-  }, [storage, sister]);
+  };
+  const copied = useLiveOf(sister, copy, [storage]);
   return library ?? copied;
 }
 
