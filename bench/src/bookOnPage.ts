@@ -9,7 +9,8 @@ import { startBrowser } from "../../e2e/browser.js";
 import { keepBook } from "./browser.js";
 import { longestTasks, type TraceEvent } from "./trace.js";
 
-const WEB_FOLDER = fileURLToPath(new URL("../../web/dist", import.meta.url));
+/** The application as it was built. */
+export const WEB_FOLDER = fileURLToPath(new URL("../../web/dist", import.meta.url));
 
 /** A page with a book open on it, and the longest task of the page while something is done on it, in milliseconds. */
 export interface BookOnPage {
@@ -21,9 +22,10 @@ export interface BookOnPage {
 export async function bookOnPage(
   book: Book,
   measure: (own: BookOnPage) => Promise<void>,
+  webFolder = WEB_FOLDER,
 ): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), "yonderfell-bench-"));
-  const serving = await serve({ webFolder: WEB_FOLDER, opensDemonstration: false }, 0);
+  const serving = await serve({ webFolder, opensDemonstration: false }, 0);
   const own = await startBrowser();
   const trace = join(folder, "trace.json");
   try {

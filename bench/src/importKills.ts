@@ -41,17 +41,17 @@ async function beginToKeep(page: Page, address: string, file: string): Promise<v
 /** What the list of books says of one, without what only groups its figures; empty where it is not there. */
 async function listed(page: Page, address: string, name: string): Promise<string> {
   await page.goto(`${address}books`);
-  await page.waitForFunction(() => document.querySelectorAll("main li").length > 0, {
+  await page.waitForFunction(() => document.querySelectorAll("main li:has(button)").length > 0, {
     timeout: PATIENCE_MS,
   });
   await page.waitForFunction(
     () =>
-      [...document.querySelectorAll("main li")].every((row) =>
+      [...document.querySelectorAll("main li:has(button)")].every((row) =>
         /record|task|nothing/i.test(row.textContent),
       ),
     { timeout: PATIENCE_MS },
   );
-  const rows = await page.$$eval("main li", (all) => all.map((row) => row.textContent));
+  const rows = await page.$$eval("main li:has(button)", (all) => all.map((row) => row.textContent));
   const row = rows.find((words) => words.startsWith(name)) ?? "";
   return row.replaceAll(/(\d)[\s\u00a0\u202f,](?=\d)/g, "$1").replaceAll("\u00a0", " ");
 }

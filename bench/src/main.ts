@@ -11,11 +11,13 @@ import {
 import { measureBoard } from "./board.js";
 import { measureBrowser } from "./browser.js";
 import { tryFullDisks } from "./fullDisk.js";
+import { tryHandOverKills } from "./handOverKills.js";
 import { tryImportKills } from "./importKills.js";
 import { tryKills } from "./kills.js";
 import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
 import { tryPackKills } from "./packKills.js";
+import { measureSaving } from "./saving.js";
 import { measureVisits } from "./visits.js";
 import { measureYard } from "./yard.js";
 
@@ -54,7 +56,9 @@ await measureVisits(parse);
 await measureBoard();
 await measureBrowser();
 await measureYard();
+await measureSaving();
 await tryKills();
 await tryPackKills();
 await tryImportKills();
+await tryHandOverKills();
 await tryFullDisks();

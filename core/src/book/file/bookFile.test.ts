@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { bookOf, done, read, task } from "../../../test/books.js";
 import { workedCases } from "../../../test/vectors.js";
-import { boundIssues } from "./bounds.js";
+import { lookThrough } from "./bounds.js";
 import { describeIssue } from "./describe.js";
 import { digestedWords, digestsOf } from "./digests.js";
 import type { Book } from "./book.js";
@@ -98,8 +98,8 @@ test("what is at the bounds is taken", () => {
     bytesOf(`\uFEFF${TEXT}`),
   ];
   expect(parts.map(firstIssue)).toEqual(parts.map(() => "accepted"));
-  expect(boundIssues(JSON.parse(nested(64)))).toEqual([]);
-  expect(boundIssues(JSON.parse(nested(65)))).toHaveLength(1);
+  expect(lookThrough(JSON.parse(nested(64))).issues).toEqual([]);
+  expect(lookThrough(JSON.parse(nested(65))).issues).toHaveLength(1);
 });
 
 const books = workedCases().map(({ book }) => book);

@@ -1,5 +1,6 @@
 import { visit, type JSONVisitor } from "jsonc-parser";
 import { failure, success, type Result } from "../change/result.js";
+import { lookThrough } from "./bounds.js";
 import type { BookIssue } from "./issue.js";
 
 /** So many issues say enough of a broken file. */
@@ -67,18 +68,56 @@ function doubledKeys(text: string): BookIssue[] {
   return issues;
 }
 
+const QUOTE = 34;
+const BACKSLASH = 92;
+const COLON = 58;
+const SPACE = 32;
+
+/** Where a text in quotes ends that begins before `from`. */
+function endOfQuoted(text: string, from: number): number {
+  let end = text.indexOf('"', from);
+  for (;;) {
+    let before = end - 1;
+    while (text.charCodeAt(before) === BACKSLASH) before -= 1;
+    // An even number of backslashes are themselves quoted.
+    if ((end - before) % 2 === 1) return end;
+    end = text.indexOf('"', end + 1);
+  }
+}
+
+/** How many keys stand in a text that is JSON. */
+function keysIn(text: string): number {
+  let count = 0;
+  for (let at = text.indexOf('"'); at >= 0; at = text.indexOf('"', at)) {
+    at = endOfQuoted(text, at + 1) + 1;
+    while (text.charCodeAt(at) <= SPACE) at += 1;
+    if (text.charCodeAt(at) === COLON) count += 1;
+  }
+  return count;
+}
+
+/** JSON as it was read. */
+export interface ParsedJson {
+  readonly value: unknown;
+  /** What is past all bounds in it. */
+  readonly past: readonly BookIssue[];
+}
+
 /**
  * What JSON says. Refused, with the place: text that is no JSON, and a key that stands twice in one
  * object (RFC 8259 leaves open which one is meant).
  */
-export function parseJson(text: string): Result<unknown, BookIssue> {
+export function parseJson(text: string): Result<ParsedJson, BookIssue> {
+  let value: unknown;
   try {
-    const value: unknown = JSON.parse(text);
-    const doubled = doubledKeys(text);
-    return doubled.length > 0 ? failure(doubled) : success(value);
+    value = JSON.parse(text);
   } catch (error) {
     if (error instanceof SyntaxError) return failure([breakIssue(text)]);
     if (!(error instanceof RangeError)) throw error;
     return failure([{ code: "not-json", path: [], expected: TOO_DEEP }]);
   }
+  const { issues: past, keys } = lookThrough(value);
+  // Of a key that stands twice only the last is held: looked for only where keys are missing.
+  const doubled = past.length > 0 || keys === keysIn(text) ? [] : doubledKeys(text);
+  return doubled.length > 0 ? failure(doubled) : success({ value, past });
 }

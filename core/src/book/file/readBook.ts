@@ -1,8 +1,8 @@
 import type { Book } from "./book.js";
 import { bookText } from "./bookText.js";
-import { boundIssues } from "./bounds.js";
+import { lookThrough } from "./bounds.js";
 import { changedSince, type Digested } from "./digests.js";
-import { parseJson } from "./jsonText.js";
+import { parseJson, type ParsedJson } from "./jsonText.js";
 import { BOOK_FORMAT, BOOK_VERSION } from "../records/sections.js";
 import type { BookIssue } from "./issue.js";
 import { MIGRATIONS, migrateForward } from "./migrations.js";
@@ -20,7 +20,7 @@ import { failure, success, type Result } from "../change/result.js";
  */
 export function readBook(text: string): Result<Book, BookIssue> {
   const parsed = parseJson(text);
-  return parsed.ok ? readBookData(parsed.value) : parsed;
+  return parsed.ok ? readParsed(parsed.value) : parsed;
 }
 
 /** A book as its file gives it. */
@@ -43,15 +43,19 @@ export function readBookFile(
   if (!text.ok) return text;
   const parsed = parseJson(text.value);
   if (!parsed.ok) return parsed;
-  const read = readBookData(parsed.value);
+  const read = readParsed(parsed.value);
   if (!read.ok) return read;
   // The digests are of what was written, whatever version that was.
-  const changed = changedSince(parsed.value as Book, pictures);
+  const changed = changedSince(parsed.value.value as Book, pictures);
   return success({ book: withoutAbout(read.value), changed });
 }
 
 /** A book from parsed JSON; see {@link readBook}. */
 export function readBookData(data: unknown): Result<Book, BookIssue> {
+  return readParsed({ value: data, past: lookThrough(data).issues });
+}
+
+function readParsed({ value: data, past }: ParsedJson): Result<Book, BookIssue> {
   if (typeof data !== "object" || data === null || Array.isArray(data)) {
     return failure([
       { code: "not-a-book", path: [], expected: "a book: an object with format and version" },
@@ -75,7 +79,6 @@ export function readBookData(data: unknown): Result<Book, BookIssue> {
     const expected = `version ${BOOK_VERSION} or older (version ${version} was written by a newer program; open it with that one)`;
     return failure([{ code: "newer-version", path: ["version"], expected }]);
   }
-  const past = boundIssues(fields);
   if (past.length > 0) return failure(past);
   return checkBook(migrateForward(fields, version, MIGRATIONS));
 }
