@@ -11,6 +11,8 @@ const FLAGS = [
   "--disable-background-networking",
   "--disable-component-update",
   "--disable-sync",
+  // A page that is left ends: kept frozen instead, with its workers and its database, it hung the next one in half of the runs of a bench.
+  "--disable-features=BackForwardCache",
 ];
 
 /** A browser with a profile of its own, and the way to end both. */

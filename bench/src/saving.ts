@@ -64,8 +64,8 @@ function traceMegabytes(page: Page): Promise<number> {
     const folders = [await navigator.storage.getDirectory()];
     for (let folder = folders.pop(); folder !== undefined; folder = folders.pop()) {
       for await (const handle of folder.values()) {
-        if (handle.kind === "directory") folders.push(handle as FileSystemDirectoryHandle);
-        else size += (await (handle as FileSystemFileHandle).getFile()).size;
+        if (handle.kind === "directory") folders.push(handle);
+        else size += (await handle.getFile()).size;
       }
     }
     return size / 1e6;

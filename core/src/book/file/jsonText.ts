@@ -68,7 +68,6 @@ function doubledKeys(text: string): BookIssue[] {
   return issues;
 }
 
-const QUOTE = 34;
 const BACKSLASH = 92;
 const COLON = 58;
 const SPACE = 32;

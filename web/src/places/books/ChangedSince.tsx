@@ -1,5 +1,6 @@
 import { digestedWords, type Digested } from "@yonderfell/core";
 import type { ReactElement } from "react";
+import { CheckField } from "../../ui/fields.js";
 
 /** Says where a file was changed since it was written, and asks whether that is known. */
 export function ChangedSince({
@@ -22,15 +23,7 @@ export function ChangedSince({
         By a person, another program, or a fault of what it was kept on. Nothing in it breaks a
         rule, but its figures may not be those that were saved.
       </p>
-      <label className="flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 shrink-0 accent-(--clear)"
-          checked={isTaken}
-          onChange={(event) => onTake(event.target.checked)}
-        />
-        Take it as it is now
-      </label>
+      <CheckField label="Take it as it is now" value={isTaken} onChange={onTake} />
     </div>
   );
 }
