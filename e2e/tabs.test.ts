@@ -4,6 +4,20 @@ import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
 
+test("two tabs that open the demonstration at once have one book", async () => {
+  const { page, address } = app();
+  const other = await anotherTab(page);
+  await Promise.all([page, other].map((tab) => tab.goto(`${address}demonstration`)));
+  for (const tab of [page, other]) {
+    await tab.bringToFront();
+    await tab.waitForSelector("[data-strip]");
+  }
+  await other.goto(`${address}books`);
+  await waitForWords(other, "stands in this browser twice");
+  expect(await other.$$eval("main li:has(button)", (rows) => rows.length)).toBe(1);
+  await other.close();
+});
+
 test("what is logged in one tab moves the board of another that stands open", async () => {
   const { page, address } = app();
   await openDemonstration(app());

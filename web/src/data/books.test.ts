@@ -26,7 +26,7 @@ test("a book that could not be filled leaves nothing behind, and says why", asyn
   const entry = newBookEntry("Too large");
   const fill = async (): Promise<void> => {
     const storage = new DexieStorage(entry.database);
-    await storage.machines();
+    await storage.copy();
     storage.close();
     throw new Error("no room");
   };
