@@ -23,18 +23,11 @@ export function StorageLines({ lines }: { readonly lines: readonly StorageLine[]
   );
 }
 
-/** What this browser permits, tried before anything is typed: what is typed where nothing is kept would be lost. */
-export function Permitted(): ReactElement {
+/** What this browser permits, tried before anything is typed; empty until that is known. */
+export function usePermitted(): readonly StorageLine[] {
   const found = useAwaited(look);
-  return (
-    <ul className="space-y-1 text-quiet" aria-label="What this browser keeps">
-      {found.code === "waiting" && <li>Trying what this browser keeps …</li>}
-      {found.code === "failed" && (
-        <li className="text-overdue">
-          What this browser keeps could not be tried: {errorWords(found.error)}.
-        </li>
-      )}
-      {found.code === "here" && <StorageLines lines={permittedWords(found.value)} />}
-    </ul>
-  );
+  if (found.code === "waiting") return [];
+  if (found.code === "here") return permittedWords(found.value);
+  const words = `What this browser keeps could not be tried: ${errorWords(found.error)}.`;
+  return [{ words, isWell: false }];
 }

@@ -10,7 +10,7 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
 import { LostBooks, useLostBooks } from "../books/LostBooks.js";
-import { Permitted } from "../books/Permitted.js";
+import { StorageLines, usePermitted } from "../books/Permitted.js";
 import { OpenFile } from "../books/OpenFile.js";
 
 /** What a book is called that is begun in one press; it can be renamed among the books. */
@@ -20,8 +20,18 @@ const FIRST_NAME = "My machines";
 export default function Welcome(): ReactElement {
   useTheme();
   const lost = useLostBooks();
+  const lines = usePermitted();
+  const amiss = lines.filter(({ isWell }) => !isWell);
   return (
     <Page title="Yonderfell">
+      {amiss.length > 0 && (
+        <ul
+          role="alert"
+          className="mt-4 max-w-[68ch] border-l-4 border-overdue bg-raised px-4 py-2"
+        >
+          <StorageLines lines={amiss} />
+        </ul>
+      )}
       <LostBooks found={lost ?? []} />
       <div className="mt-4 max-w-[68ch] space-y-6">
         <p>
@@ -29,7 +39,6 @@ export default function Welcome(): ReactElement {
           the work that was done. From it Yonderfell reckons what comes next, when, and why. Books
           stay in this browser and travel as files.
         </p>
-        <Permitted />
         <Way
           label="Begin an empty book"
           look={lost !== null && lost.length > 0 ? QUIET_BUTTON : PRIMARY_BUTTON}
@@ -48,6 +57,10 @@ export default function Welcome(): ReactElement {
             A book that was exported here or on another device, kept beside any others.
           </p>
         </section>
+        {/* Last: what comes late must not move what is about to be pressed. */}
+        <ul className="space-y-1 text-quiet" aria-label="What this browser keeps">
+          <StorageLines lines={lines.filter(({ isWell }) => isWell)} />
+        </ul>
       </div>
     </Page>
   );
