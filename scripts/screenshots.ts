@@ -5,6 +5,7 @@ import {
   waitForWords,
   type RunningApplication,
 } from "../e2e/application.js";
+import { bookFileText, type Book } from "@yonderfell/core";
 import { exportedText, giveFile } from "../e2e/steps.js";
 
 const FOLDER = fileURLToPath(new URL("../docs/screenshots/", import.meta.url));
@@ -87,7 +88,8 @@ async function handOver({ page, address }: RunningApplication): Promise<void> {
     tasks: changed("tasks", { name: "Engine oil, filter and washer", revision: { phone: 1 } }),
   };
   await page.goto(`${address}hand-over`);
-  await giveFile(page, "from-the-phone.yonderfell.json", JSON.stringify(other));
+  const file = bookFileText(other as unknown as Book, "Phone", []);
+  await giveFile(page, "from-the-phone.yonderfell.json", file);
   await waitForWords(page, "They differ: choose what stands");
 }
 
