@@ -19,11 +19,12 @@ export function isLoopback(host: string): boolean {
   return host === "localhost" || host === "::1" || /^127(\.\d{1,3}){3}$/.test(host);
 }
 
-/** Serves at `port` of `host`, on loopback unless told otherwise; port 0 takes any free one. */
+/** Serves at `port` of `host`, on loopback unless told otherwise; port 0 takes any free one. Once told to stop, it ends requests still under way after `grace` milliseconds. */
 export async function serve(
   options: ServerOptions,
   port: number,
   host: string = LOOPBACK,
+  grace = GRACE_MS,
 ): Promise<Serving> {
   const app = createApp(options);
   const server = await new Promise<Server>((resolve, reject) => {
@@ -33,16 +34,16 @@ export async function serve(
   });
   const { port: taken } = server.address() as AddressInfo;
   const name = host.includes(":") ? `[${host}]` : host;
-  return { address: `http://${name}:${taken}/`, stop: () => stop(server) };
+  return { address: `http://${name}:${taken}/`, stop: () => stop(server, grace) };
 }
 
 /** Takes no new requests, lets those under way end, and frees the port. */
-async function stop(server: Server): Promise<void> {
+async function stop(server: Server, grace: number): Promise<void> {
   const closed = new Promise<void>((resolve, reject) => {
     server.close((error) => (error === undefined ? resolve() : reject(error)));
   });
   server.closeIdleConnections();
-  const impatience = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+  const impatience = setTimeout(() => server.closeAllConnections(), grace);
   try {
     await closed;
   } finally {

@@ -4,7 +4,7 @@ import { join } from "node:path";
 import request from "supertest";
 import { createApp } from "./app.js";
 import { listeningOf, warningFor } from "./options.js";
-import { serve } from "./serve.js";
+import { LOOPBACK, serve } from "./serve.js";
 
 function builtFolder(): string {
   const folder = mkdtempSync(join(tmpdir(), "yonderfell-web-"));
@@ -110,7 +110,9 @@ test("an answer under way is given to its end before the server stops", async ()
   const folder = builtFolder();
   const size = 20_000_000;
   writeFileSync(join(folder, "assets", "large.bin"), Buffer.alloc(size));
-  const serving = await serve({ webFolder: folder, opensDemonstration: false }, 0);
+  // Patience without end: what is tried is that the end is waited for, not for how long at most.
+  const options = { webFolder: folder, opensDemonstration: false };
+  const serving = await serve(options, 0, LOOPBACK, 2 ** 30);
   const response = await fetch(`${serving.address}assets/large.bin`);
   const stopped = serving.stop();
   expect((await response.arrayBuffer()).byteLength).toBe(size);
