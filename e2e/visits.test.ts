@@ -129,10 +129,13 @@ test("a week's visits are accepted at once, one is pinned, a task is left out of
   await (await page.waitForSelector(LINE("33")))?.click();
   await press(page, "Pin to this day");
   await waitForLine(page, "33", "pinned");
+  // Said once it is certain; until then a further press changes nothing.
+  await waitForWords(page, "is pinned to");
   await press(page, "Leave out Block heater tried");
   await page.waitForFunction(
     () => document.querySelector("[aria-label='Leave out Block heater tried']") === null,
   );
+  await waitForWords(page, "Left out of");
   expect(await lineOf(page, "33")).not.toContain("Block heater tried");
   await press(page, "Drop the visit");
   await waitForLine(page, "33", "proposed");
