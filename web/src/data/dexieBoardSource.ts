@@ -12,7 +12,6 @@ import {
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { BookDatabase } from "./bookDatabase.js";
-import { BookGone } from "./bookGone.js";
 import { headOf, readSlices, readSection, tableOf } from "./bookSlices.js";
 import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
 import { follows } from "./storedBoard.js";
@@ -38,7 +37,6 @@ export class DexieBoardSource implements BoardSource {
 
   async machines(): Promise<readonly Machine[]> {
     const rows = await this.database.machines.orderBy("place").toArray();
-    if (rows.length === 0 && (await this.copy()) === "") throw new BookGone();
     return rows.map((row) => row.record);
   }
 
