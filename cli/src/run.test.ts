@@ -2,7 +2,7 @@ import { spawnSync } from "node:child_process";
 import { mkdtempSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
-import { dayOf, formatDay, type DueList } from "@yonderfell/core";
+import { bookFileText, dayOf, formatDay, type DueList } from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { run } from "./run.js";
 
@@ -170,6 +170,16 @@ test("one machine and the states asked for are shown, all others left out", () =
   expect(new Set(machines[0]?.tasks.map((task) => task.status))).toEqual(
     new Set(["overdue", "due"]),
   );
+});
+
+test("check says in which sections a file was changed since it was written", () => {
+  const written = bookFileText(BOOK, "Vale", []);
+  const whole = run(["check", file("whole.json", written), ...ON], TODAY);
+  expect(whole.output).not.toContain("changed since");
+  const edited = written.replace('"name": "Library bus"', '"name": "Moor bus"');
+  const { status, output } = run(["check", file("edited.json", edited), ...ON], TODAY);
+  expect(status).toBe(0);
+  expect(output).toContain("\nchanged since it was written: machines\n");
 });
 
 test("check says what a sound book holds and lists faults and doubtful meters without refusing them", () => {

@@ -5,13 +5,11 @@ import ExportReminder from "./ExportReminder.js";
 import Kept from "./Kept.js";
 import NewerVersion from "./NewerVersion.js";
 import { notifyFailure } from "./notify.js";
-import { errorWords } from "../words/errorWords.js";
+import { errorWords, isOfStore } from "../words/errorWords.js";
 import { useBook } from "./openBook.js";
 import { StorageFailures } from "./StorageFailures.js";
 
 const A_DAY_MS = 86_400_000;
-/** How the database answers once this tab has had to let go of it. */
-const LET_GO: ReadonlySet<string> = new Set(["DatabaseClosedError", "AbortError"]);
 
 /** What other tabs and older programs have saved is traced as well, under the name the book goes by. */
 function useSecondTrace(entry: BookEntry): void {
@@ -37,8 +35,8 @@ export default function OnceShown(): ReactElement {
     // Pictures of a day ago that nothing refers to any more; a form may still hold a newer one.
     const yesterday = new Date(Date.now() - A_DAY_MS).toISOString();
     storage.dropUnusedPictures(yesterday).catch((error: unknown) => {
-      // Another tab may have taken the book over meanwhile; then that one tidies up.
-      if (!(error instanceof Error) || !LET_GO.has(error.name)) throw error;
+      // Another tab may have taken the book over meanwhile, or the store be gone: whoever comes next tidies up.
+      if (!isOfStore(error)) throw error;
     });
   }, [storage]);
   return (

@@ -1,10 +1,9 @@
 import type { TracedEntry } from "../work/tracer.js";
 import { tracer } from "../work/traceClient.js";
 import { lostNotice, roomWords, STILL_WRITTEN, traceFailureWords } from "../words/traceWords.js";
-import { lastFileWords } from "../words/bookWords.js";
+import { lastFile } from "./lastFile.js";
 import { lostBooks } from "./lostBooks.js";
 import { notifyFailure } from "./notify.js";
-import { store } from "./store.js";
 
 /** A save waits so long for its second trace, which takes some milliseconds, and seconds where a large book is traced for the first time: a guard against a disk that never answers. */
 const PATIENCE_MS = 20_000;
@@ -12,15 +11,11 @@ const PATIENCE_MS = 20_000;
 const patience = (): Promise<null> =>
   new Promise((resolve) => setTimeout(() => resolve(null), PATIENCE_MS));
 
-/** What is told of a book that is gone, with the file it can be had from. */
-const withLastFile = (words: string): string =>
-  `${words} ${lastFileWords(store.getState().session.lastExport)}`;
-
 /** Brings the second trace of a book up to what was just saved; where that could not be done, that is told in place of *saved*. Answers whether it is done. */
 export async function keepTrace(entry: TracedEntry): Promise<boolean> {
   const state = await Promise.race([tracer().keep(entry), patience()]);
   const words = state === null ? STILL_WRITTEN : traceFailureWords(state);
-  if (words !== "") notifyFailure(state?.code === "gone" ? withLastFile(words) : words);
+  if (words !== "") notifyFailure(state?.code === "gone" ? `${words} ${lastFile()}` : words);
   return words === "" || state?.code === "kept";
 }
 

@@ -7,7 +7,6 @@ import { refusalWords } from "../words/refusalWords.js";
 import { noteChange } from "./noteChange.js";
 import { notifyChange } from "./notify.js";
 import { surroundings, useBook } from "./openBook.js";
-import { store } from "./store.js";
 import { useOneAtATime } from "./useOneAtATime.js";
 
 /** Runs a command in the storage: on a machine, on several, or on the book. */
@@ -39,12 +38,6 @@ const isCommon = (issue: { readonly code: string }): issue is CommonRefusal =>
 /** The words of commands that refuse nothing of their own. */
 export const nothingRefused = (_: never): string => "";
 
-/** Where a book that is gone can be had from. */
-async function lastFile(): Promise<string> {
-  const { lastFileWords } = await import("../words/bookWords.js");
-  return lastFileWords(store.getState().session.lastExport);
-}
-
 /** Runs commands one at a time and says in words what stood in the way; `wordsOf` words what the commands themselves refuse. */
 export function useCommands<Issue extends { readonly code: string } = never>(
   wordsOf: (issue: Issue) => string,
@@ -66,7 +59,8 @@ export function useCommands<Issue extends { readonly code: string } = never>(
           }
           saved = result.value;
         } catch (error) {
-          const file = error instanceof BookGone ? ` ${await lastFile()}` : "";
+          const file =
+            error instanceof BookGone ? ` ${(await import("./lastFile.js")).lastFile()}` : "";
           return fail(
             `It was not saved: ${errorWords(error)}. What you typed is still here.${file}`,
           );

@@ -1,4 +1,5 @@
 import { useLiveQuery } from "dexie-react-hooks";
+import { useEffect } from "react";
 import type { BookStorage } from "../data/bookStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import type { ExportState } from "../words/bookWords.js";
@@ -12,11 +13,15 @@ import { useOneAtATime } from "./useOneAtATime.js";
 /** How a book stands against its last export; undefined until read. */
 export function useExportState(storage: BookStorage): ExportState | undefined {
   const dispatch = useAppDispatch();
-  return useLiveQuery(async () => {
-    const note = await storage.lastExport();
+  const found = useLiveQuery(
+    async () => ({ note: await storage.lastExport(), seq: await storage.lastSeq() }),
+    [storage],
+  );
+  const note = found?.note ?? null;
+  useEffect(() => {
     if (note !== null) dispatch(exportNoted(note));
-    return { at: note?.at ?? null, changes: (await storage.lastSeq()) - (note?.seq ?? 0) };
-  }, [storage, dispatch]);
+  }, [note, dispatch]);
+  return found && { at: note?.at ?? null, changes: found.seq - (note?.seq ?? 0) };
 }
 
 /** The way to export a book; says where it went, or why it could not. */

@@ -46,7 +46,7 @@ export function exportWords({ at, changes }: ExportState): string {
     : `${counted(changes, "change")} since the export of ${day}`;
 }
 
-/** Where a book that is gone can be had from: its last file, by name and day; empty where none is known. */
+/** Where a book that is gone can be had from: its last file, by name and day, or that none is known. */
 export function lastFileWords(note: ExportNote | null): string {
   if (note === null) return "It was not exported as far as this tab knows.";
   const day = fullDate(currentDay(new Date(note.at)));

@@ -1,8 +1,9 @@
+import { Dexie } from "dexie";
 import { errorNames } from "../data/errorNames.js";
 
 const KNOWN: Readonly<Record<string, string>> = {
   BookGone:
-    "this book is not in this browser any more: its storage was cleared, or the browser lost it; copy what you would not lose, and go to Books to have the book back",
+    "this book is not in this browser any more: its storage was cleared, or the browser lost it; copy what you would not lose, and go to Books, which offers it back if its second trace is left",
   UnknownError:
     "the browser could not write to the disk, which is most likely full; free some space on the device and try again",
   AbortError:
@@ -23,7 +24,10 @@ export function errorWords(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
 }
 
-/** Whether an error is one of the browser's storage. */
+/** Whether an error is one of the browser's storage: what its library throws is, whatever it is called. */
 export function isOfStore(error: unknown): boolean {
-  return errorNames(error).some((name) => Object.hasOwn(KNOWN, name));
+  return (
+    error instanceof Dexie.DexieError ||
+    errorNames(error).some((name) => Object.hasOwn(KNOWN, name))
+  );
 }

@@ -15,7 +15,7 @@ export function traceFailureWords(state: TraceState): string {
     case "none":
       return "";
     case "gone":
-      return "This book is not in this browser any more: its storage was cleared, or the browser lost it. Go to Books to have it back.";
+      return "This book is not in this browser any more: its storage was cleared, or the browser lost it. Books offers it back if its second trace is left.";
     case "failed":
       return doubtWords(Object.assign(new Error(state.message), { name: state.name }));
   }

@@ -1,3 +1,4 @@
+import { Dexie } from "dexie";
 import { BookGone } from "../data/bookGone.js";
 import {
   dayOf,
@@ -8,7 +9,7 @@ import {
 } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { because } from "./because.js";
-import { errorWords } from "./errorWords.js";
+import { errorWords, isOfStore } from "./errorWords.js";
 import {
   amount,
   dateRange,
@@ -158,9 +159,15 @@ test.each([
     }),
     "broke off writing",
   ],
-  [new BookGone(), "go to Books"],
+  [new BookGone(), "Books, which offers it back"],
   [new Error("something else"), "something else"],
   ["plain words", "plain words"],
 ])("an error of the store is told with what to do: %#", (error, words) => {
   expect(errorWords(error)).toContain(words);
+});
+
+test("whatever the library of the store throws is of the store, and a mistake of the program is not", () => {
+  expect(isOfStore(new Dexie.NotFoundError("no such store"))).toBe(true);
+  expect(isOfStore(new DOMException("x", "QuotaExceededError"))).toBe(true);
+  expect(isOfStore(new TypeError("x is undefined"))).toBe(false);
 });

@@ -62,7 +62,9 @@ function sizeOf(entries: readonly FileEntry[], fileSize: number): number {
       const most = (uncompressedSize > MOST_OF_ONE ? MOST_OF_ONE : MOST_OF_ALL) / MEGABYTE;
       throw new Damaged(`${filename}: expected at most ${most} MB unpacked`);
     }
-    if (uncompressedSize > LITTLE && uncompressedSize > compressedSize * MOST_TIMES) {
+    const isPuffed = uncompressedSize > LITTLE && uncompressedSize > compressedSize * MOST_TIMES;
+    // Many small ones come to as much.
+    if (isPuffed || (sum > LITTLE && sum > fileSize * MOST_TIMES)) {
       const words = "it is not a book, it was made to fill memory";
       throw new Damaged(
         `${filename}: expected to unpack to at most ${MOST_TIMES} times its size (${words})`,

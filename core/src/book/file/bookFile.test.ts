@@ -19,7 +19,7 @@ function firstIssue(bytes: Uint8Array): string {
 
 const BOOK = bookOf({
   tasks: [task("oil", [{ months: 12 }])],
-  readings: [read("2026-01-01", 1000, { note: "Café by the ford" }), read("2026-02-01", 2000)],
+  readings: [read("2026-01-01", 1000, { note: "Café by the mill" }), read("2026-02-01", 2000)],
   entries: [done("e", "2026-02-01", ["oil"])],
 });
 const TEXT = JSON.stringify(BOOK, null, 1);
