@@ -1,3 +1,4 @@
+import { appendFileSync } from "node:fs";
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -43,6 +44,33 @@ export interface OwnContext {
   readonly end: () => Promise<void>;
 }
 
+/** Where the runner of all tests has it noted in which files the browser crashed, a path a line. */
+const CRASHES = "YONDERFELL_CRASHES";
+
+/** What a runner sets for its tests, so that crashes of the browser itself are noted in a file. */
+export function notingCrashes(file: string): Record<string, string> {
+  return { [CRASHES]: file };
+}
+
+/**
+ * This browser now and then ends the process of a page that has just been gone to: a null pointer of its own, in the
+ * thread of a worker, the same place in every crash report. Whoever waits for something on that page would wait for
+ * ever: it is noted, and the profile closed, so that the file ends at once and the runner can begin it anew.
+ */
+function noteCrashes(context: BrowserContext): void {
+  const file = process.env[CRASHES];
+  if (file === undefined) return;
+  const { testPath } = expect.getState();
+  const crashed = (page: Page): void => {
+    appendFileSync(file, `${testPath ?? ""}\n`);
+    console.warn(`The browser itself crashed at ${page.url()}.`);
+    void context.close().catch(() => undefined);
+  };
+  context.on("targetcreated", (target) => {
+    void target.page().then((page) => page?.on("error", () => crashed(page)));
+  });
+}
+
 /** A fresh profile: within the browser that the runner shares, or else within a browser of its own. */
 export async function startContext(): Promise<OwnContext> {
   const shared = sharedBrowser();
@@ -52,8 +80,10 @@ export async function startContext(): Promise<OwnContext> {
   }
   const browser = await puppeteer.connect({ browserWSEndpoint: shared });
   const context = await browser.createBrowserContext();
+  noteCrashes(context);
   const end = async (): Promise<void> => {
-    await context.close();
+    // One that crashed is closed already.
+    await context.close().catch(() => undefined);
     await browser.disconnect();
   };
   return { context, end };

@@ -1,5 +1,5 @@
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { choose, onDay, press, write } from "./steps.js";
+import { choose, onDay, press, save, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -53,7 +53,7 @@ test("a journey is written down, worked out as it is saved, changed, and taken o
   await page.keyboard.type("12102026");
   await write(page, "Days away", "12");
   await write(page, "Coldest start", "-40");
-  await press(page, "Save");
+  await save(page);
   await waitForWords(page, "Over the tops");
   const opener = await page.waitForSelector(
     "::-p-xpath(//h2/button[contains(., 'Over the tops')])",

@@ -111,7 +111,7 @@ test("a capacity is changed on the plate, and a wrong one is answered and not sa
   await page.keyboard.type("5 firkins");
   await waitForWords(page, "“firkins” is not a unit known here");
   await page.keyboard.press("Enter");
-  await waitForWords(page, "“5 firkins” is not a capacity");
+  await waitForWords(page, "Not saved: 1 field to put right, marked above.");
   await page.click(field, { count: 3 });
   await page.keyboard.type("5 gal");
   await waitForWords(page, "5 imp gal = 22.73 L");

@@ -5,7 +5,7 @@ import { serve, type Serving } from "@yonderfell/server";
 import type { Page } from "puppeteer-core";
 import { WEB_FOLDER, waitForWords, wordsOf } from "./application.js";
 import { startContext, watchPage, type Misdeeds, type OwnContext } from "./browser.js";
-import { logNote, press } from "./steps.js";
+import { anotherTab, logNote, press, write } from "./steps.js";
 
 let folder: string;
 let serving: Serving;
@@ -87,16 +87,32 @@ test("a newer version is loaded on the person's word only, and what was saved is
         before === undefined ? `${first}newer${last}` : `${before}newer`,
     ),
   );
-  const isNewer = (): Promise<boolean> =>
-    page.$eval("head", (head) => head.querySelector("meta[name=edition]") !== null);
+  const isNewer = (tab: Page): Promise<boolean> =>
+    tab.$eval("head", (head) => head.querySelector("meta[name=edition]") !== null);
   await page.evaluate(async () => {
     await (await navigator.serviceWorker.ready).update();
   });
   await waitForWords(page, "A newer version of Yonderfell is ready.");
-  expect(await isNewer()).toBe(false);
+  expect(await isNewer(page)).toBe(false);
+  const other = await anotherTab(page);
+  await other.goto(`${serving.address}yard/m-bus/facts`);
+  await write(other, "Serial number", "typed and not saved");
+  await page.bringToFront();
   await Promise.all([page.waitForNavigation(), press(page, "Load it")]);
   await page.waitForSelector("[data-strip]");
-  expect(await isNewer()).toBe(true);
+  expect(await isNewer(page)).toBe(true);
+  // Each tab asks for itself, and what is typed in it stays.
+  await other.bringToFront();
+  await waitForWords(other, "was loaded in another tab");
+  expect(await isNewer(other)).toBe(false);
+  const serial = (): Promise<string> =>
+    other.$eval("::-p-aria(Serial number)", (field) => (field as HTMLInputElement).value);
+  expect(await serial()).toBe("typed and not saved");
+  await Promise.all([other.waitForNavigation(), press(other, "Load it")]);
+  await waitForWords(other, "Kept from when you last were here");
+  expect(await isNewer(other)).toBe(true);
+  expect(await serial()).toBe("typed and not saved");
+  await other.close();
   await open("yard/m-bus");
   await waitForWords(page, "Logged far from any mast");
   expect(await wordsOf(page)).not.toContain("A newer version");

@@ -194,7 +194,7 @@ test("stacked services are one ladder: written at once, and a larger step ticked
   await go(page, "yard/m-mower/plan");
   await press(page, "Add a ladder");
   await waitForWords(page, "Ladder of stacked services");
-  const names = await page.$$("[role=group] label:nth-of-type(2) input");
+  const names = await page.$$("[role=group] .grid > div:nth-child(2) input");
   for (const [index, field] of names.entries()) {
     await field.type(["belts", "fuel filter", "valves", "pump"][index] ?? "");
   }

@@ -2,41 +2,48 @@ import { reckonBoard, type Book, type VisitId, type Visit } from "@yonderfell/co
 import { configure } from "@testing-library/react";
 import { act, type ReactElement, type ReactNode } from "react";
 import { Provider } from "react-redux";
-import { MemoryRouter } from "react-router";
+import { MemoryRouter, Route, Routes } from "react-router";
 import { board } from "../src/app/board.js";
+import { OpenBookContext, type OpenBook } from "../src/app/openBook.js";
 import { boardLookedAt, WHOLE_BOARD } from "../src/app/boardLook.js";
 import { dayCame } from "../src/app/session.js";
 import { store } from "../src/app/store.js";
 import { visits } from "../src/app/visits.js";
-import { MemoryStorage } from "../src/data/memoryStorage.js";
+import type { BookStorage } from "../src/data/bookStorage.js";
+import { DexieStorage } from "../src/data/dexieStorage.js";
 import { VisitKeeper } from "../src/work/visitKeeper.js";
 import { refreshed } from "./refreshed.js";
-import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
+import { BOOK, TODAY } from "./skarrowVale.js";
 
-/**
- * A book open in memory, in place of the module that opens one in the browser:
- * `jest.mock("…/app/openBook.js", () => jest.requireActual("…/test/openedBook.js"))`.
- */
-let opened = { entry: { id: "b", name: "Skarrow Vale" }, storage: new MemoryStorage() };
-let keeper = new VisitKeeper(opened.storage);
-let around = countingSurroundings();
+/** Databases are told apart by number: one that is still open must not stand in the way of the next. */
+let count = 0;
 
-/** The book that is open, as screens ask for it. */
-export const useBook = (): typeof opened => opened;
+/** What screens are tested on: the storage of the browser over a stand-in for its database, so that live queries fire. */
+function openAnew(): OpenBook {
+  const entry = {
+    id: "b",
+    name: "Skarrow Vale",
+    isDemonstration: false,
+    database: `opened-${(count += 1)}`,
+    openedAt: "2026-11-23T09:00:00.000Z",
+  };
+  return { entry, storage: new DexieStorage(entry.database) };
+}
 
-/** What a command is told of the world. */
-export const surroundings = (): typeof around => around;
+let opened: OpenBook | null = null;
+let keeper: VisitKeeper | null = null;
 
 /** The storage of the book that is open. */
-export const openStorage = (): MemoryStorage => opened.storage;
+export function openStorage(): BookStorage {
+  if (opened === null) throw new Error("no book is open yet");
+  return opened.storage;
+}
 
 /** Opens a book anew, with its board and its visits in the store. */
-export async function openBookInMemory(book: Book = BOOK): Promise<void> {
-  const storage = new MemoryStorage();
-  await storage.fill(book);
-  opened = { ...opened, storage };
-  keeper = new VisitKeeper(storage);
-  around = countingSurroundings();
+export async function openBook(book: Book = BOOK): Promise<void> {
+  opened = openAnew();
+  await opened.storage.fill(book);
+  keeper = new VisitKeeper(opened.storage);
   store.dispatch(dayCame(TODAY));
   store.dispatch(boardLookedAt(WHOLE_BOARD));
   store.dispatch(visits.closed());
@@ -48,13 +55,13 @@ export async function openBookInMemory(book: Book = BOOK): Promise<void> {
 
 /** Has the visits planned anew, as the worker does after each change. */
 export async function planVisits(): Promise<void> {
-  const update = await refreshed(keeper, TODAY);
+  const update = keeper === null ? null : await refreshed(keeper, TODAY);
   if (update !== null) act(() => void store.dispatch(visits.updated(update)));
 }
 
 /** The visits that the open book holds, by id. */
 export async function heldVisits(): Promise<ReadonlyMap<VisitId, Visit>> {
-  const visits = await opened.storage.list("visits");
+  const visits = await openStorage().list("visits");
   return new Map(visits.map((visit) => [visit.id, visit]));
 }
 
@@ -62,7 +69,34 @@ export async function heldVisits(): Promise<ReadonlyMap<VisitId, Visit>> {
 export function Around({ children }: { readonly children: ReactNode }): ReactElement {
   return (
     <Provider store={store}>
-      <MemoryRouter>{children}</MemoryRouter>
+      <OpenBookContext value={opened}>
+        <MemoryRouter>{children}</MemoryRouter>
+      </OpenBookContext>
+    </Provider>
+  );
+}
+
+/** A screen at an address, as the way to it stands in the program. */
+export function At({
+  path,
+  address,
+  children,
+}: {
+  /** `/yard/:machineId/facts`. */
+  readonly path: string;
+  readonly address: string;
+  readonly children: ReactNode;
+}): ReactElement {
+  return (
+    <Provider store={store}>
+      <OpenBookContext value={opened}>
+        <MemoryRouter initialEntries={[address]}>
+          <Routes>
+            <Route path={path} element={children} />
+            <Route path="*" element={null} />
+          </Routes>
+        </MemoryRouter>
+      </OpenBookContext>
     </Provider>
   );
 }

@@ -1,6 +1,6 @@
 import { type Book, type CsvHabits, type CsvKind, type CsvReading } from "@yonderfell/core";
 import { TODAY } from "./skarrowVale.js";
-import { MemoryStorage } from "../src/data/memoryStorage.js";
+import { MemoryStorage } from "./memoryStorage.js";
 import type { TableChoices, TablePlan } from "../src/work/tablePlan.js";
 import { Tables, type BroughtIn } from "../src/work/tables.js";
 

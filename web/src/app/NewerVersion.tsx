@@ -1,5 +1,5 @@
 import { RefreshCw } from "lucide-react";
-import { useEffect, useState, type ReactElement } from "react";
+import { useEffect, useRef, useState, type ReactElement } from "react";
 import { registerSW } from "virtual:pwa-register";
 import { QUIET_BUTTON } from "../ui/buttons.js";
 
@@ -8,12 +8,23 @@ const LOOK_EVERY_MS = 3_600_000;
 
 type Load = (reload?: boolean) => Promise<void>;
 
+/** What is said of a newer version: that it is ready, or that another tab has loaded it. */
+type News = "ready" | "elsewhere";
+
+const WORDS: Readonly<Record<News, string>> = {
+  ready: "A newer version of Yonderfell is ready. Nothing saved is touched.",
+  elsewhere:
+    "A newer version of Yonderfell was loaded in another tab. Load it here too when it suits; what is typed here stays.",
+};
+
 /**
  * Keeps the program itself in the browser, so that it works without the server, and says when a
- * newer version is ready. It is loaded on the person's word only.
+ * newer version is ready. It is loaded on the person's word only, in each tab for itself.
  */
 export default function NewerVersion(): ReactElement | null {
-  const [load, setLoad] = useState<Load | null>(null);
+  const [news, setNews] = useState<News | null>(null);
+  const load = useRef<Load | null>(null);
+  const isAsked = useRef(false);
   const [isPutOff, setIsPutOff] = useState(false);
   useEffect(() => {
     // While it is being developed the program changes under one's hands and is not kept.
@@ -21,21 +32,34 @@ export default function NewerVersion(): ReactElement | null {
     let timer: ReturnType<typeof setInterval> | undefined;
     const update = registerSW({
       immediate: true,
-      onNeedRefresh: () => setLoad(() => update),
+      onNeedRefresh: () => setNews("ready"),
+      onNeedReload: () => {
+        if (isAsked.current) window.location.reload();
+        else {
+          setNews("elsewhere");
+          setIsPutOff(false);
+        }
+      },
       onRegisteredSW: (_address, registration) => {
         timer = setInterval(() => void registration?.update(), LOOK_EVERY_MS);
       },
     });
+    load.current = update;
     return () => clearInterval(timer);
   }, []);
-  if (load === null || isPutOff) return null;
+  const loadIt = (): void => {
+    isAsked.current = true;
+    if (news === "elsewhere") window.location.reload();
+    else void load.current?.(true);
+  };
+  if (news === null || isPutOff) return null;
   return (
     <div
       role="status"
       className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline bg-raised px-7 py-1.5 max-sm:px-4"
     >
-      <p className="flex-1">A newer version of Yonderfell is ready. Nothing saved is touched.</p>
-      <button type="button" className={QUIET_BUTTON} onClick={() => void load(true)}>
+      <p className="flex-1">{WORDS[news]}</p>
+      <button type="button" className={QUIET_BUTTON} onClick={loadIt}>
         <RefreshCw size={18} aria-hidden="true" />
         Load it
       </button>

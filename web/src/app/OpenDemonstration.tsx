@@ -2,7 +2,7 @@ import type { ReactElement } from "react";
 import { Navigate } from "react-router";
 import { demonstration } from "../data/books.js";
 import { noteOpened, type BookEntry } from "../data/registry.js";
-import { currentDay } from "./today.js";
+import { currentDay } from "../data/today.js";
 import { useAwaited } from "./useAwaited.js";
 
 let opening: Promise<BookEntry> | null = null;

@@ -3,7 +3,7 @@ import type { BookStorage } from "../data/bookStorage.js";
 import type { BookEntry } from "../data/registry.js";
 import { exportFileName } from "../words/exportFileName.js";
 import { downloadFile } from "./downloadFile.js";
-import { currentDay } from "./today.js";
+import { currentDay } from "../data/today.js";
 
 /** A whole book as a file, with the name it gets today. */
 export async function bookFile(

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { BOOK_NEEDS, logWork, type MachineId, type TaskId } from "@yonderfell/core";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { board } from "./board.js";
 import { noteChange } from "./noteChange.js";
 import { store } from "./store.js";

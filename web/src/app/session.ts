@@ -1,7 +1,7 @@
 import type { DayNumber } from "@yonderfell/core";
 import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 import type { ExportNote } from "../data/bookStorage.js";
-import { currentDay } from "./today.js";
+import { currentDay } from "../data/today.js";
 
 /** A dialog that can be opened over any place. */
 type Overlay = "reading" | "find" | "keys";

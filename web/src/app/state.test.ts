@@ -11,7 +11,7 @@ import {
   undoReducer,
   type UndoState,
 } from "./undo.js";
-import { currentDay } from "./today.js";
+import { currentDay } from "../data/today.js";
 
 const BOARD = reckonBoard(BOOK, TODAY);
 const whole = board.updated({

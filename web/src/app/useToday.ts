@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { dayCame } from "./session.js";
 import { useAppDispatch } from "./store.js";
-import { currentDay } from "./today.js";
+import { currentDay } from "../data/today.js";
 
 const LOOK_EVERY_MS = 30_000;
 

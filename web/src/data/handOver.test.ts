@@ -18,7 +18,7 @@ import {
 } from "@yonderfell/core";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "./memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 
 /** A book as another device reads it from a file. */
 const asFile = async (storage: MemoryStorage): Promise<Book> => {

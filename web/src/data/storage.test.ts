@@ -2,7 +2,7 @@ import { keepsBesideRecords } from "../../test/besideAcceptance.js";
 import { performsCommands } from "../../test/commandAcceptance.js";
 import { acceptsAsBookStorage } from "../../test/storageAcceptance.js";
 import { DexieStorage } from "./dexieStorage.js";
-import { MemoryStorage } from "./memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 
 const inMemory = () => Promise.resolve(new MemoryStorage());
 acceptsAsBookStorage("memory", inMemory);

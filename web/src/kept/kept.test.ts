@@ -1,6 +1,6 @@
 import { addDays, BOOK_NEEDS, logWork, type DayNumber, type MachineId } from "@yonderfell/core";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { inPieces } from "./inPieces.js";
 import { Keeper, type KeptUpdate, type Since } from "./keeper.js";
 import { KeptClient } from "./keptClient.js";

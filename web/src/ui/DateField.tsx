@@ -9,12 +9,15 @@ export function DateField({
   value,
   today,
   autoFocus = false,
+  problem = "",
   onChange,
 }: {
   readonly label: string;
   readonly value: string;
   readonly today: DayNumber;
   readonly autoFocus?: boolean;
+  /** What is wrong with it, empty where nothing is. */
+  readonly problem?: string;
   readonly onChange: (value: string) => void;
 }): ReactElement {
   const day = parseDay(value);
@@ -27,9 +30,11 @@ export function DateField({
         autoFocus={autoFocus}
         className={`${FIELD} text-field text-ink`}
         value={value}
+        aria-invalid={problem !== "" || undefined}
         max={formatDay(today)}
         onChange={(event) => onChange(event.target.value)}
       />
+      {problem !== "" && <span className="block font-semibold text-due">{problem}</span>}
       {day === null
         ? words
         : [dateWithWeekday(day), words].filter((part) => part !== "").join(", ")}

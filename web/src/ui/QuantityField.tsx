@@ -10,6 +10,7 @@ export function QuantityField({
   value,
   wanted,
   torqueUse,
+  problem = "",
   onChange,
 }: {
   readonly label: string;
@@ -17,6 +18,8 @@ export function QuantityField({
   readonly wanted: QuantityWanted;
   /** What a torque is for, so that it can be looked at twice. */
   readonly torqueUse?: TorqueUse | null;
+  /** What else is wrong with it, such as that it is missing; empty where nothing is. */
+  readonly problem?: string;
   readonly onChange: (text: string) => void;
 }): ReactElement {
   const id = useId();
@@ -36,13 +39,16 @@ export function QuantityField({
         autoComplete="off"
         spellCheck={false}
         value={value}
-        aria-invalid={isWrong}
+        aria-invalid={isWrong || problem !== "" || undefined}
         aria-describedby={`${id}-read`}
         onChange={(event) => onChange(event.target.value)}
       />
       <p id={`${id}-read`} className="min-h-5">
         {isWrong && (
           <span className="font-semibold text-due">{quantityIssueWords(issue, wanted.unit)}</span>
+        )}
+        {!isWrong && problem !== "" && (
+          <span className="block font-semibold text-due">{problem}</span>
         )}
         {read.ok && <span className="text-ink tabular-nums">{understoodWords(read.value)}</span>}
         {doubt !== null && (

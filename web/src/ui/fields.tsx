@@ -47,15 +47,33 @@ export function TextField(props: TextFieldProps): ReactElement {
       )}
     </label>
   );
-  if (!hasMore) return field;
+  // The same frame with words under it and without: the field keeps the focus as they come and go.
   return (
     <div className="text-fine text-quiet">
       {field}
-      <span id={described}>
-        {problem !== "" && <span className="block font-semibold text-due">{problem}</span>}
-        {note}
-      </span>
+      {hasMore && (
+        <span id={described}>
+          {problem !== "" && <span className="block font-semibold text-due">{problem}</span>}
+          {note}
+        </span>
+      )}
     </div>
+  );
+}
+
+/** What is wrong with a field, under it; nothing where nothing is. */
+export function FieldProblem({
+  id,
+  words,
+}: {
+  readonly id: string;
+  readonly words: string;
+}): ReactElement | null {
+  if (words === "") return null;
+  return (
+    <span id={id} className="block text-fine font-semibold text-due">
+      {words}
+    </span>
   );
 }
 
@@ -89,29 +107,38 @@ export function SelectField<Value extends string>({
   label,
   value,
   choices,
+  problem = "",
   onChange,
 }: {
   readonly label: string;
   readonly value: Value;
   /** Value and words of each choice. */
   readonly choices: readonly (readonly [Value, string])[];
+  /** What is wrong with what is chosen, empty where nothing is. */
+  readonly problem?: string;
   readonly onChange: (value: Value) => void;
 }): ReactElement {
+  const own = useId();
   return (
-    <label className="block text-fine text-quiet">
-      {label}
-      <select
-        className={`${FIELD} text-field text-ink`}
-        value={value}
-        onChange={(event) => onChange(event.target.value as Value)}
-      >
-        {choices.map(([choice, words]) => (
-          <option key={choice} value={choice}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <div>
+      <label className="block text-fine text-quiet">
+        {label}
+        <select
+          className={`${FIELD} text-field text-ink`}
+          aria-invalid={problem !== "" || undefined}
+          aria-describedby={problem === "" ? undefined : own}
+          value={value}
+          onChange={(event) => onChange(event.target.value as Value)}
+        >
+          {choices.map(([choice, words]) => (
+            <option key={choice} value={choice}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <FieldProblem id={own} words={problem} />
+    </div>
   );
 }
 

@@ -1,28 +1,12 @@
+import { fieldsOf, type FieldsOf } from "./field.js";
 import { useState } from "react";
-
-/** What a form field needs: what stands in it, and what to do with what is typed. */
-export interface Field<Value> {
-  readonly value: Value;
-  readonly onChange: (value: Value) => void;
-}
 
 /** What stands in a form as it is filled in. */
 export interface FormModel<Model> {
   readonly model: Model;
   readonly set: (patch: Partial<Model>) => void;
   /** The field of one of its parts. */
-  readonly field: <Key extends keyof Model>(key: Key) => Field<Model[Key]>;
-}
-
-/** The fields of something that stands somewhere else, such as a row of a list. */
-export function fieldsOf<Model>(
-  model: Model,
-  set: (patch: Partial<Model>) => void,
-): FormModel<Model>["field"] {
-  return (key) => ({
-    value: model[key],
-    onChange: (value) => set({ [key]: value } as unknown as Partial<Model>),
-  });
+  readonly field: FieldsOf<Model>;
 }
 
 /** Holds what stands in a form. */

@@ -1,4 +1,5 @@
 import { partsFromDay, type DayNumber, type Forecast } from "@yonderfell/core";
+import { currentDay } from "../data/today.js";
 import { decimalSign, thousandsSign } from "./writing.js";
 
 /** The months as they are written, January first. */
@@ -115,4 +116,11 @@ const LIST = new Intl.ListFormat("en-GB", { type: "conjunction" });
 /** Some words in a row: `oil`, `oil and filter`, `oil, filter and belt`. */
 export function listOfWords(words: readonly string[]): string {
   return LIST.format(words);
+}
+
+/** An instant as a day and a time of this device. */
+export function momentWords(instant: string): string {
+  const then = new Date(instant);
+  const time = [then.getHours(), then.getMinutes()].map((part) => String(part).padStart(2, "0"));
+  return `${fullDate(currentDay(then))}, ${time.join(":")}`;
 }

@@ -1,8 +1,7 @@
 import type { Permitted, Room, TraceState } from "../work/tracer.js";
 import type { LostBook } from "../data/trace/traces.js";
-import { currentDay } from "../app/today.js";
 import { countsWords } from "./bookWords.js";
-import { counted, fullDate } from "./format.js";
+import { counted, momentWords } from "./format.js";
 import { errorWords } from "./errorWords.js";
 
 /** What is told where the database or the second trace of a book did not hold what was saved; empty where both do, or where this browser has no trace. */
@@ -139,11 +138,4 @@ export function lostWords({
   const ended = endedAt === "" ? "not changed since" : `last changed ${momentWords(endedAt)}`;
   const aside = isAside ? " The book is here too, without what was saved last." : "";
   return `${held}${rest}, ${ended}.${aside}`;
-}
-
-/** An instant as a day and a time of this device. */
-function momentWords(instant: string): string {
-  const then = new Date(instant);
-  const time = [then.getHours(), then.getMinutes()].map((part) => String(part).padStart(2, "0"));
-  return `${fullDate(currentDay(then))}, ${time.join(":")}`;
 }

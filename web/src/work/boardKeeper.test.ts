@@ -17,7 +17,7 @@ import {
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
 import { board as boardState, type BoardState } from "../app/board.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 
 import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
 

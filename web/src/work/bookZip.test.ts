@@ -9,7 +9,7 @@ import fc from "fast-check";
 import { strToU8, zipSync, type Zippable } from "fflate";
 import { cameraPart, jpegBytes, pictureOf as pictureAt } from "../../test/pictures.js";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { bookOfZip, isZip, zipOfBook, type UnpackedBook } from "./bookZip.js";
 import { Exchange } from "./exchange.js";
 import { plainJpegSize } from "./plainJpeg.js";

@@ -2,7 +2,7 @@ import { bookFileText, EMPTY_PLATE, type Book, type Machine } from "@yonderfell/
 import { pictureOf as pictureAt } from "../../test/pictures.js";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
 import { DexieStorage } from "../data/dexieStorage.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import type { StoredPicture } from "../data/picture.js";
 import { bookOfZip, zipOfBook } from "./bookZip.js";
 import { Exchange } from "./exchange.js";

@@ -10,7 +10,7 @@ import {
 } from "@yonderfell/core";
 import { changeOf } from "../../test/changeOf.js";
 import { BOOK, countingSurroundings } from "../../test/skarrowVale.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { Finder } from "./finder.js";
 
 const BUS = "m-bus" as MachineId;

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { dayOf, reckonBook, SECTIONS } from "@yonderfell/core";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { Exchange } from "./exchange.js";
 
 /** Files as past versions of the program have written them: they are never written again, and open for good. */

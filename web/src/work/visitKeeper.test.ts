@@ -13,7 +13,7 @@ import { refreshed } from "../../test/refreshed.js";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
 import { visits, type VisitsState } from "../app/visits.js";
-import { MemoryStorage } from "../data/memoryStorage.js";
+import { MemoryStorage } from "../../test/memoryStorage.js";
 import { VisitKeeper, type PlannedMachine } from "./visitKeeper.js";
 
 const byId = (machines: readonly PlannedMachine[]): PlannedMachine[] =>

@@ -2,7 +2,7 @@ import { BookOpen, Copy, Download, Pencil, RotateCcw, Trash2, type LucideIcon } 
 import { useEffect, useState, type ReactElement } from "react";
 import { goToBook } from "../../app/goToBook.js";
 import { notifyFailure } from "../../app/notify.js";
-import { currentDay } from "../../app/today.js";
+import { currentDay } from "../../data/today.js";
 import { useExport } from "../../app/useExport.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { keepBook, newBookEntry, rebuildDemonstration } from "../../data/books.js";

@@ -4,11 +4,9 @@ import { act, render, screen, waitFor } from "@testing-library/react";
 import userEvent, { type UserEvent } from "@testing-library/user-event";
 import { useLocation } from "react-router";
 import type { ReactElement } from "react";
-import { Around, layOutAsOnADesk, openBookInMemory } from "../../../test/openedBook.js";
+import { Around, layOutAsOnADesk, openBook } from "../../../test/openedBook.js";
 import type { Found } from "../../work/finder.js";
 import Find from "./Find.js";
-
-jest.mock("../../app/openBook.js", () => jest.requireActual<object>("../../../test/openedBook.js"));
 
 type Answer = (found: readonly Found[]) => void;
 const mockWaiting = new Map<string, Answer>();
@@ -35,7 +33,7 @@ function Address(): ReactElement {
 
 /** Opens Find and gives what the person works it with. */
 async function openFind(): Promise<UserEvent> {
-  await openBookInMemory();
+  await openBook();
   render(
     <Around>
       <Address />

@@ -1,7 +1,7 @@
 import type { BoardMachine } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { SelectField, TextField } from "../../ui/fields.js";
-import { fieldsOf } from "../../ui/useModel.js";
+import { fieldsOf } from "../../ui/field.js";
 import { meterName } from "../../words/limitWords.js";
 import type { FormTest } from "./logModel.js";
 

@@ -1,91 +1,90 @@
-import { settingsOf, type Book, type Settings } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
-import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
-import { NotSaved } from "./NotSaved.js";
+import type { Book } from "@yonderfell/core";
+import { useId, type ReactElement } from "react";
 import { useSettingsChange } from "../../app/useSettingsChange.js";
+import { FormBody } from "../../form/FormBody.js";
+import { useForm, type FormField } from "../../form/useForm.js";
+import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { FieldProblem } from "../../ui/fields.js";
 import { Terms } from "../../ui/Term.js";
-
-type OwnSettings = Book["settings"];
-
-const FIELDS: readonly (readonly [keyof Settings, string, string])[] = [
-  [
-    "dueWithinDays",
-    "Due when likely within",
-    "A task counts as due this many days before its likely date, or a tenth of its interval where that is less.",
-  ],
-  [
-    "leadDays",
-    "Soon when likely within",
-    "A task counts as soon this many days before, or a quarter of its interval where that is less.",
-  ],
-  [
-    "staleAfterDays",
-    "A meter is stale after",
-    "Without a reading for so long, its dates are doubtful.",
-  ],
-];
+import { modelOfWindows, WINDOWS, windowsProblems, type WindowsModel } from "./settingsModel.js";
+import { settingsProblemWords, WINDOWS_EXPLAINED, WINDOWS_LABELS } from "./settingsWords.js";
 
 /** The windows that make a task due or soon and a meter stale: kept with the book, for everyone who uses it. */
-export function Windows({ own }: { readonly own: OwnSettings }): ReactElement {
-  const settings = settingsOf({ settings: own });
+export function Windows({ own }: { readonly own: Book["settings"] }): ReactElement {
+  const { save, failure } = useSettingsChange();
+  const form = useForm({
+    form: "windows",
+    of: "book",
+    source: own,
+    modelOf: modelOfWindows,
+    labels: WINDOWS_LABELS,
+    problemsOf: windowsProblems,
+    problemWords: settingsProblemWords,
+  });
+  const write = ({ dueWithinDays, leadDays, staleAfterDays }: WindowsModel): Promise<boolean> =>
+    save(
+      {
+        dueWithinDays: Number(dueWithinDays),
+        leadDays: Number(leadDays),
+        staleAfterDays: Number(staleAfterDays),
+      },
+      "Saved. The board is reckoned anew.",
+    );
   return (
     <section aria-labelledby="windows" className="space-y-4">
       <h3 id="windows" className="font-bold">
         What makes a task due
       </h3>
       <Terms words={["window", "stale", "doubtful", "estimated"]} />
-      <WindowsForm key={JSON.stringify(settings)} settings={settings} />
+      <FormBody
+        form={form}
+        onSave={write}
+        failure={failure}
+        className="space-y-4"
+        foot={
+          <button type="submit" className={PRIMARY_BUTTON} disabled={!form.isTouched}>
+            Save the windows
+          </button>
+        }
+      >
+        {WINDOWS.map((name) => (
+          <DaysField key={name} explained={WINDOWS_EXPLAINED[name]} {...form.field(name)} />
+        ))}
+      </FormBody>
     </section>
   );
 }
 
-function WindowsForm({ settings }: { readonly settings: Settings }): ReactElement {
-  const { save, failure } = useSettingsChange();
-  const [texts, setTexts] = useState<Readonly<Record<keyof Settings, string>>>({
-    dueWithinDays: String(settings.dueWithinDays),
-    leadDays: String(settings.leadDays),
-    staleAfterDays: String(settings.staleAfterDays),
-  });
-  const wanted: Settings = {
-    dueWithinDays: daysOf(texts.dueWithinDays),
-    leadDays: daysOf(texts.leadDays),
-    staleAfterDays: daysOf(texts.staleAfterDays),
-  };
+function DaysField({
+  label,
+  explained,
+  value,
+  problem = "",
+  onChange,
+}: FormField<string> & { readonly explained: string }): ReactElement {
+  const own = useId();
   return (
-    <form
-      className="space-y-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save(wanted, "Saved. The board is reckoned anew.");
-      }}
-    >
-      {FIELDS.map(([name, label, explained]) => (
-        <label key={name} className="block">
-          <span className="font-semibold">{label}</span>
-          <span className="flex items-baseline gap-2">
-            <span className="w-16">
-              <input
-                inputMode="numeric"
-                className={`${FIELD} text-right tabular-nums`}
-                value={texts[name]}
-                onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
-              />
-            </span>
-            days
+    <div>
+      <label className="block">
+        <span className="font-semibold">{label}</span>
+        <span className="flex items-baseline gap-2">
+          <span className="w-16">
+            <input
+              inputMode="numeric"
+              className={`${FIELD} text-right tabular-nums`}
+              aria-invalid={problem !== "" || undefined}
+              aria-describedby={own}
+              value={value}
+              onChange={(event) => onChange(event.target.value)}
+            />
           </span>
-          <span className="block max-w-[52ch] text-fine text-quiet">{explained}</span>
-        </label>
-      ))}
-      <NotSaved failure={failure} />
-      <button
-        type="submit"
-        className={PRIMARY_BUTTON}
-        disabled={FIELDS.every(([name]) => wanted[name] === settings[name])}
-      >
-        Save the windows
-      </button>
-    </form>
+          days
+        </span>
+      </label>
+      <span id={own} className="block max-w-[52ch] text-fine text-quiet">
+        <FieldProblem id={`${own}-problem`} words={problem} />
+        {explained}
+      </span>
+    </div>
   );
 }
-
-const daysOf = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : Number.NaN);

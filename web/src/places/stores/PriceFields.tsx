@@ -1,10 +1,10 @@
 import { AskCurrency } from "./AskCurrency.js";
 import type { Price } from "@yonderfell/core";
-import { Plus } from "lucide-react";
 import type { ReactElement } from "react";
-import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { RowsField } from "../../form/RowsField.js";
+import { isEmpty } from "../../form/typed.js";
 import { TextField } from "../../ui/fields.js";
-import { fieldsOf, type Field } from "../../ui/useModel.js";
+import type { Field } from "../../ui/field.js";
 import { typedFigure, typedNumber } from "../../words/writing.js";
 
 /** A price as it stands in a form. */
@@ -18,15 +18,15 @@ export function priceRows(prices: readonly Price[] | undefined): PriceRow[] {
   return (prices ?? []).map(({ source, price }) => ({ source, price: typedFigure(price) }));
 }
 
-/** The first price that is none, as a line; empty where all are. */
-export function priceProblem(rows: readonly PriceRow[]): string {
-  const wrong = rows.find(({ source, price }) => {
-    if (price.trim() === "") return false;
-    return source.trim() === "" || (typedNumber(price) ?? -1) < 0;
+/** The rows that are no price, by their places: they need a source and an amount of 0 or more. */
+export function priceProblems(
+  rows: readonly PriceRow[],
+): readonly { readonly field: string; readonly code: "not-a-price" }[] {
+  return rows.flatMap(({ source, price }, index) => {
+    if (isEmpty(price)) return [];
+    const isPrice = !isEmpty(source) && (typedNumber(price) ?? -1) >= 0;
+    return isPrice ? [] : [{ field: `${index}.price`, code: "not-a-price" as const }];
   });
-  return wrong === undefined
-    ? ""
-    : `A price needs a source and an amount of 0 or more (“${wrong.price}”).`;
 }
 
 /** The prices of a form that has no problem; rows left empty are left out. */
@@ -40,35 +40,19 @@ export function pricesOf(rows: readonly PriceRow[], before: readonly Price[] | u
 }
 
 /** What something costs, by source. */
-export function PriceFields({ value: rows, onChange }: Field<readonly PriceRow[]>): ReactElement {
+export function PriceFields(field: Field<readonly PriceRow[]>): ReactElement {
   return (
     <fieldset>
       <legend className="font-semibold">Price of a pack, by source</legend>
-      {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
-        );
-        return (
-          <div
-            key={index}
-            className="grid gap-x-5 border-t border-hairline py-2 sm:grid-cols-2"
-            role="group"
-            aria-label={`Price ${index + 1}`}
-          >
-            <TextField label="From" {...field("source")} />
-            <TextField label="Price" isMono {...field("price")} />
+      <RowsField {...field} noun="price" empty={(): PriceRow => ({ source: "", price: "" })}>
+        {(_row, rowField) => (
+          <div className="grid gap-x-5 sm:grid-cols-2">
+            <TextField label="From" {...rowField("source")} />
+            <TextField label="Price" isMono {...rowField("price")} />
           </div>
-        );
-      })}
-      {rows.length > 0 && <AskCurrency />}
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => onChange([...rows, { source: "", price: "" }])}
-      >
-        <Plus size={18} aria-hidden="true" />
-        {rows.length === 0 ? "Add a price" : "Another source"}
-      </button>
+        )}
+      </RowsField>
+      {field.value.length > 0 && <AskCurrency />}
     </fieldset>
   );
 }

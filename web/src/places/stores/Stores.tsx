@@ -4,6 +4,7 @@ import { Plus } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
 import { useBook } from "../../app/openBook.js";
+import { asItStands } from "../../form/typed.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { TextField } from "../../ui/fields.js";
 import { Page } from "../../ui/Page.js";
@@ -67,9 +68,14 @@ export default function Stores(): ReactElement | null {
       </div>
       <PartList parts={shownParts} isAll={wanted.trim() === ""} onEdit={setPart} />
       <ProductList products={shownProducts} isAll={wanted.trim() === ""} onEdit={setProduct} />
-      {part !== undefined && <PartForm part={part} onClose={() => setPart(undefined)} />}
+      {part !== undefined && (
+        <PartForm part={asItStands(parts, part)} onClose={() => setPart(undefined)} />
+      )}
       {product !== undefined && (
-        <ProductForm product={product} onClose={() => setProduct(undefined)} />
+        <ProductForm
+          product={asItStands(products, product)}
+          onClose={() => setProduct(undefined)}
+        />
       )}
     </Page>
   );

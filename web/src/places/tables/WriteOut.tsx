@@ -5,7 +5,7 @@ import type { ReactElement } from "react";
 import { downloadFile } from "../../app/downloadFile.js";
 import { notifyFailure, notifySuccess } from "../../app/notify.js";
 import { useBook } from "../../app/openBook.js";
-import { currentDay } from "../../app/today.js";
+import { currentDay } from "../../data/today.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { errorWords } from "../../words/errorWords.js";

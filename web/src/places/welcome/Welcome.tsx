@@ -1,7 +1,7 @@
 import { BookOpen } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { goToBook } from "../../app/goToBook.js";
-import { currentDay } from "../../app/today.js";
+import { currentDay } from "../../data/today.js";
 import { useOneAtATime } from "../../app/useOneAtATime.js";
 import { useTheme } from "../../app/useTheme.js";
 import { createBook, demonstration } from "../../data/books.js";

@@ -1,4 +1,4 @@
-import type { Place } from "@yonderfell/core";
+import type { Bay, Person, Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
@@ -19,11 +19,13 @@ const hoursWords = (hours: number | null | undefined): string =>
 export default function Workshop(): ReactElement {
   const { storage } = useBook();
   const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
+  const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
+  const bays = useLiveQuery(() => storage.list("bays"), [storage]) ?? [];
   const [editing, setEditing] = useState<Editing | null>(null);
   return (
     <Page title="People and places">
-      <People onEdit={setEditing} />
-      <Bays places={places} onEdit={setEditing} />
+      <People people={people} onEdit={setEditing} />
+      <Bays bays={bays} places={places} onEdit={setEditing} />
       <Section
         title="Places"
         action="Add a place"
@@ -39,7 +41,7 @@ export default function Workshop(): ReactElement {
         ))}
       </Section>
       {editing !== null && (
-        <EditingForm editing={editing} places={places} onClose={() => setEditing(null)} />
+        <EditingForm {...{ editing, people, bays, places }} onClose={() => setEditing(null)} />
       )}
     </Page>
   );
@@ -49,10 +51,11 @@ interface ListProps {
   readonly onEdit: (editing: Editing) => void;
 }
 
-function People({ onEdit }: ListProps): ReactElement {
-  const { storage } = useBook();
+function People({
+  people,
+  onEdit,
+}: ListProps & { readonly people: readonly Person[] }): ReactElement {
   const currency = useCurrency();
-  const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
   return (
     <Section
       title="People"
@@ -76,9 +79,14 @@ function People({ onEdit }: ListProps): ReactElement {
   );
 }
 
-function Bays({ places, onEdit }: ListProps & { readonly places: readonly Place[] }): ReactElement {
-  const { storage } = useBook();
-  const bays = useLiveQuery(() => storage.list("bays"), [storage]) ?? [];
+function Bays({
+  bays,
+  places,
+  onEdit,
+}: ListProps & {
+  readonly bays: readonly Bay[];
+  readonly places: readonly Place[];
+}): ReactElement {
   const nameOf = (id: string | null | undefined): string =>
     places.find((place) => place.id === id)?.name ?? "";
   return (

@@ -1,11 +1,27 @@
-import type { Bay, BayId, Person, PersonId, Place, PlaceId } from "@yonderfell/core";
+import type { Bay, Person, Place } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { newId } from "../../data/newId.js";
+import { RecordDialog } from "../../form/RecordDialog.js";
+import { asItStands } from "../../form/typed.js";
+import { useForm } from "../../form/useForm.js";
 import { CheckField, NoteField, SelectField, TextField } from "../../ui/fields.js";
-import { RecordDialog } from "../../ui/RecordDialog.js";
-import { useModel } from "../../ui/useModel.js";
 import { AskCurrency } from "../stores/AskCurrency.js";
-import { typedFigure, typedNumber } from "../../words/writing.js";
+import {
+  bayOf,
+  bayProblems,
+  modelOfBay,
+  modelOfPerson,
+  modelOfPlace,
+  personOf,
+  personProblems,
+  placeOf,
+  placeProblems,
+} from "./workshopModel.js";
+import {
+  BAY_LABELS,
+  PERSON_LABELS,
+  PLACE_LABELS,
+  workshopProblemWords as problemWords,
+} from "./workshopWords.js";
 
 /** What is being written down: a record, or a new one of its kind. */
 export type Editing =
@@ -16,27 +32,26 @@ export type Editing =
 /** Writes down a person, a bay or a place. */
 export function EditingForm({
   editing,
+  people,
+  bays,
   places,
   onClose,
 }: {
   readonly editing: Editing;
+  readonly people: readonly Person[];
+  readonly bays: readonly Bay[];
   readonly places: readonly Place[];
   readonly onClose: () => void;
 }): ReactElement {
   switch (editing.code) {
     case "person":
-      return <PersonForm person={editing.record} onClose={onClose} />;
+      return <PersonForm person={asItStands(people, editing.record)} onClose={onClose} />;
     case "bay":
-      return <BayForm bay={editing.record} places={places} onClose={onClose} />;
+      return <BayForm bay={asItStands(bays, editing.record)} places={places} onClose={onClose} />;
     case "place":
-      return <PlaceForm place={editing.record} onClose={onClose} />;
+      return <PlaceForm place={asItStands(places, editing.record)} onClose={onClose} />;
   }
 }
-
-const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
-const isAmount = (text: string): boolean => text.trim() === "" || (typedNumber(text) ?? -1) >= 0;
-const typed = (value: number | null | undefined): string =>
-  value === null || value === undefined ? "" : typedFigure(value);
 
 function PersonForm({
   person,
@@ -45,49 +60,34 @@ function PersonForm({
   readonly person: Person | null;
   readonly onClose: () => void;
 }): ReactElement {
-  const { model, field } = useModel(() => ({
-    name: person?.name ?? "",
-    initials: person?.initials ?? "",
-    rate: typed(person?.rate),
-    hours: typed(person?.hoursAWeek),
-    hasLeft: person?.hasLeft === true,
-    note: person?.note ?? "",
-  }));
-  const problem =
-    model.name.trim() === "" || model.initials.trim() === ""
-      ? "Give a name and the initials they sign with."
-      : isAmount(model.rate) && isAmount(model.hours)
-        ? ""
-        : "Rate and hours must be numbers of 0 or more.";
-  const after = (): Person => ({
-    ...person,
-    id: person?.id ?? (newId() as PersonId),
-    name: model.name.trim(),
-    initials: model.initials.trim(),
-    rate: typedNumber(model.rate),
-    hoursAWeek: typedNumber(model.hours),
-    hasLeft: model.hasLeft,
-    note: orNull(model.note),
+  const form = useForm({
+    form: "person",
+    of: person?.id ?? "new",
+    source: person,
+    modelOf: modelOfPerson,
+    labels: PERSON_LABELS,
+    problemsOf: personProblems,
+    problemWords,
   });
+  const { model, field } = form;
   return (
     <RecordDialog
       noun="person"
       name={person?.name ?? null}
       section="people"
-      before={person}
-      problem={problem}
-      after={after}
+      form={form}
+      recordOf={personOf}
       onClose={onClose}
     >
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
-        <TextField label="Name" autoFocus {...field("name")} />
-        <TextField label="Initials for the record" isMono {...field("initials")} />
-        <TextField label="What an hour costs" isMono {...field("rate")} />
-        <TextField label="Hours a week" isMono {...field("hours")} />
+        <TextField autoFocus {...field("name")} />
+        <TextField isMono {...field("initials")} />
+        <TextField isMono {...field("rate")} />
+        <TextField isMono {...field("hours")} />
       </div>
       {model.rate.trim() !== "" && <AskCurrency />}
-      <CheckField label="Has left; stays in the record" {...field("hasLeft")} />
-      <NoteField label="Note" {...field("note")} />
+      <CheckField {...field("hasLeft")} />
+      <NoteField {...field("note")} />
     </RecordDialog>
   );
 }
@@ -101,43 +101,35 @@ function BayForm({
   readonly places: readonly Place[];
   readonly onClose: () => void;
 }): ReactElement {
-  const { model, field } = useModel(() => ({
-    name: bay?.name ?? "",
-    place: bay?.place ?? "",
-    hours: typed(bay?.hoursAWeek),
-    note: bay?.note ?? "",
-  }));
-  const problem =
-    model.name.trim() === ""
-      ? "Give the bay a name."
-      : isAmount(model.hours)
-        ? ""
-        : "Hours must be a number of 0 or more.";
-  const after = (): Bay => ({
-    ...bay,
-    id: bay?.id ?? (newId() as BayId),
-    name: model.name.trim(),
-    place: model.place === "" ? null : (model.place as PlaceId),
-    hoursAWeek: typedNumber(model.hours),
-    note: orNull(model.note),
+  const form = useForm({
+    form: "bay",
+    of: bay?.id ?? "new",
+    source: bay,
+    modelOf: modelOfBay,
+    labels: BAY_LABELS,
+    problemsOf: bayProblems,
+    problemWords,
   });
+  const { field } = form;
   const choices = places.map((place) => [place.id as string, place.name] as const);
   return (
     <RecordDialog
       noun="bay"
       name={bay?.name ?? null}
       section="bays"
-      before={bay}
-      problem={problem}
-      after={after}
+      form={form}
+      recordOf={bayOf}
+      said={{
+        place: (id: string) => places.find((one) => one.id === id)?.name ?? "not recorded",
+      }}
       onClose={onClose}
     >
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
-        <TextField label="Name" autoFocus {...field("name")} />
-        <SelectField label="At" choices={[["", "not recorded"], ...choices]} {...field("place")} />
-        <TextField label="Hours a week" isMono {...field("hours")} />
+        <TextField autoFocus {...field("name")} />
+        <SelectField choices={[["", "not recorded"], ...choices]} {...field("place")} />
+        <TextField isMono {...field("hours")} />
       </div>
-      <NoteField label="Note" {...field("note")} />
+      <NoteField {...field("note")} />
     </RecordDialog>
   );
 }
@@ -149,26 +141,27 @@ function PlaceForm({
   readonly place: Place | null;
   readonly onClose: () => void;
 }): ReactElement {
-  const { model, field } = useModel(() => ({ name: place?.name ?? "", note: place?.note ?? "" }));
-  const after = (): Place => ({
-    ...place,
-    id: place?.id ?? (newId() as PlaceId),
-    name: model.name.trim(),
-    note: orNull(model.note),
+  const form = useForm({
+    form: "place",
+    of: place?.id ?? "new",
+    source: place,
+    modelOf: modelOfPlace,
+    labels: PLACE_LABELS,
+    problemsOf: placeProblems,
+    problemWords,
   });
-  const problem = model.name.trim() === "" ? "Give the place a name." : "";
+  const { field } = form;
   return (
     <RecordDialog
       noun="place"
       name={place?.name ?? null}
       section="places"
-      before={place}
-      problem={problem}
-      after={after}
+      form={form}
+      recordOf={placeOf}
       onClose={onClose}
     >
-      <TextField label="Name" autoFocus {...field("name")} />
-      <NoteField label="Note" {...field("note")} />
+      <TextField autoFocus {...field("name")} />
+      <NoteField {...field("note")} />
     </RecordDialog>
   );
 }

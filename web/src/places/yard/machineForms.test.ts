@@ -7,8 +7,15 @@ import {
   type Machine,
 } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
-import { emptySheet, newMachineOf, sheetProblem } from "./add/newMachineModel.js";
-import { factsProblem, machineOf, modelOfMachine } from "./facts/factsModel.js";
+import { sheetProblemWords } from "./add/addWords.js";
+import {
+  emptySheet,
+  newMachineOf,
+  sheetProblems,
+  type MachineSheet,
+} from "./add/newMachineModel.js";
+import { factsProblems, machineOf, modelOfMachine } from "./facts/factsModel.js";
+import { factsProblemWords } from "./facts/factsWords.js";
 import { lookAt, sheetInputs, sheetRows, withPasted } from "./sheet/sheetModel.js";
 import { yardLines, type YardView } from "./yardModel.js";
 import { standingOf } from "../../words/standingWords.js";
@@ -56,17 +63,30 @@ describe("the sheet of a new machine", () => {
   });
 
   test("what cannot be understood is named", () => {
-    const meters = [{ name: "odometer", unit: "" as const, figure: "12" }];
-    expect(sheetProblem({ ...sheet, meters })).toMatch(/what the odometer counts/);
-    expect(
-      sheetProblem({ ...sheet, meters: [{ ...meters[0]!, unit: "km", figure: "x" }] }),
-    ).toMatch(/“x” is not a figure/);
+    const said = (patch: Partial<MachineSheet>): string[] =>
+      sheetProblems({ ...sheet, ...patch }, []).map(
+        (one) => `${one.field}: ${sheetProblemWords(one)}`,
+      );
+    const meter = { name: "odometer", unit: "" as const, figure: "12" };
+    expect(said({ meters: [meter] })).toEqual([
+      "meters.0.unit: Say what the odometer counts: km, mi or h.",
+    ]);
     const fluids = [{ ...sheet.fluids[0]!, amount: "5 psi" }];
-    expect(sheetProblem({ ...sheet, fluids })).toMatch(/engine: “5 psi” is not a capacity/);
+    expect(said({ meters: [{ ...meter, unit: "km", figure: "x" }], fluids })).toEqual([
+      "meters.0.figure: That is not a figure of the odometer.",
+      "fluids.0.amount: That is not a capacity; mend it or leave it empty.",
+    ]);
   });
 });
 
 describe("the facts of a machine", () => {
+  const problemsWith = (patch: object): string[] => {
+    const [machine, ...others] = (BOOK.machines ?? []) as [Machine, ...Machine[]];
+    return factsProblems({ ...modelOfMachine(machine), ...patch }, machine, others).map(
+      (problem) => `${problem.field}: ${factsProblemWords(problem)}`,
+    );
+  };
+
   test("every machine of Skarrow Vale comes out of the form as it went in", () => {
     for (const machine of BOOK.machines ?? []) {
       const back = machineOf(modelOfMachine(machine), machine);
@@ -93,13 +113,18 @@ describe("the facts of a machine", () => {
       /before it begins/,
     ],
   ])("a lay-up %s is refused", (_name, row, words) => {
-    const model = modelOfMachine(BOOK.machines?.[0] as Machine);
-    expect(factsProblem({ ...model, laidUp: [row] })).toMatch(words);
+    expect(problemsWith({ laidUp: [row] }).join()).toMatch(words);
   });
 
   test("a temperature that is none is refused", () => {
-    const model = modelOfMachine(BOOK.machines?.[0] as Machine);
-    expect(factsProblem({ ...model, coldest: "very" })).toMatch(/not a temperature/);
+    expect(problemsWith({ coldest: "very" })).toEqual(["coldest: “very” is not a temperature."]);
+  });
+
+  test("all that is wrong is said at once, each at its field", () => {
+    expect(problemsWith({ name: " ", visitCost: "-1" })).toEqual([
+      "name: Give it a name.",
+      "visitCost: “-1” is not what a visit costs: an amount of at least 0.",
+    ]);
   });
 });
 

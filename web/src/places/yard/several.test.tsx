@@ -2,25 +2,17 @@
 import "@testing-library/jest-dom";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import {
-  Around,
-  layOutAsOnADesk,
-  openBookInMemory,
-  openStorage,
-  plain,
-} from "../../../test/openedBook.js";
+import { Around, layOutAsOnADesk, openBook, openStorage, plain } from "../../../test/openedBook.js";
 import { BOOK } from "../../../test/skarrowVale.js";
 import { AskCurrency } from "../stores/AskCurrency.js";
 import MinutesPage from "./minutes/MinutesPage.js";
 import { minutesProblem } from "./minutes/minutesModel.js";
 import Yard from "./Yard.js";
 
-jest.mock("../../app/openBook.js", () => jest.requireActual<object>("../../../test/openedBook.js"));
-
 beforeAll(layOutAsOnADesk);
 
 test("several machines get a place, a person and a school in one change", async () => {
-  await openBookInMemory();
+  await openBook();
   const user = userEvent.setup();
   render(<Yard />, { wrapper: Around });
   await user.click(await screen.findByRole("button", { name: "Choose several" }));
@@ -56,7 +48,7 @@ test("several machines get a place, a person and a school in one change", async 
 });
 
 test("minutes are said once for all tasks of a name that have none", async () => {
-  await openBookInMemory();
+  await openBook();
   const user = userEvent.setup();
   render(<MinutesPage />, { wrapper: Around });
   const untimed = (BOOK.tasks ?? []).filter(
@@ -95,12 +87,12 @@ test.each([
 });
 
 test("the currency is asked where the book has none, and kept for all of it", async () => {
-  await openBookInMemory();
+  await openBook();
   const { unmount } = render(<AskCurrency />, { wrapper: Around });
   await waitFor(async () => expect((await openStorage().ownSettings())?.currency).toBe("cr"));
   expect(screen.queryByLabelText("Amounts of money are in")).not.toBeInTheDocument();
   unmount();
-  await openBookInMemory({ ...BOOK, settings: { ...BOOK.settings, currency: null } });
+  await openBook({ ...BOOK, settings: { ...BOOK.settings, currency: null } });
   const user = userEvent.setup();
   render(<AskCurrency />, { wrapper: Around });
   await user.type(await screen.findByLabelText("Amounts of money are in"), " cr {Enter}");

@@ -6,7 +6,7 @@ import { reckonBoard } from "@yonderfell/core";
 import {
   Around,
   layOutAsOnADesk,
-  openBookInMemory,
+  openBook,
   openStorage,
   plain,
 } from "../../../../test/openedBook.js";
@@ -18,16 +18,12 @@ import { sentence } from "../../../words/format.js";
 import { shownOf } from "./boardGroups.js";
 import Ahead from "../Ahead.js";
 
-jest.mock("../../../app/openBook.js", () =>
-  jest.requireActual<object>("../../../../test/openedBook.js"),
-);
-
 beforeAll(layOutAsOnADesk);
 
 const user = userEvent.setup();
 
 async function show(): Promise<void> {
-  await openBookInMemory();
+  await openBook();
   store.dispatch(preferred({ aheadAs: "reach", reach: 730 }));
   render(<Ahead />, { wrapper: Around });
   await screen.findByRole("combobox", { name: "Grouped by" });
@@ -65,7 +61,7 @@ test("put together by state, the headings are the states and no strip is lost", 
 });
 
 test("no machine stands under a wrong heading while the names of places are not read", async () => {
-  await openBookInMemory();
+  await openBook();
   let give = (): void => undefined;
   const waiting = new Promise<void>((resolve) => {
     give = resolve;

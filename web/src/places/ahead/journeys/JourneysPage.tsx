@@ -4,6 +4,7 @@ import { Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
+import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
@@ -60,7 +61,7 @@ export default function JourneysPage(): ReactElement {
       )}
       {editing !== null && (
         <JourneyForm
-          journey={editing.journey}
+          journey={asItStands(journeys, editing.journey)}
           machines={machines}
           onClose={() => setEditing(null)}
         />

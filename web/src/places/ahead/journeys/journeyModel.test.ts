@@ -1,6 +1,7 @@
 import { keepRecord, type Journey, type Machine } from "@yonderfell/core";
 import { BOOK } from "../../../../test/skarrowVale.js";
-import { journeyOf, journeyProblem, modelOfJourney, type JourneyModel } from "./journeyModel.js";
+import { journeyProblemWords } from "./journeyFormWords.js";
+import { journeyOf, journeyProblems, modelOfJourney, type JourneyModel } from "./journeyModel.js";
 
 const BUS = BOOK.machines?.find(({ id }) => (id as string) === "m-bus") as Machine;
 const FAIR = BOOK.journeys?.find(({ id }) => (id as string) === "j-fair") as Journey;
@@ -41,7 +42,9 @@ test.each<readonly [Partial<JourneyModel>, string]>([
   [{ daysClear: "-1" }, "Days kept clear"],
   [{ coldest: "cold" }, "“cold” is not a temperature"],
 ])("%j: %s", (patch, words) => {
-  const problem = journeyProblem({ ...MODEL, ...patch });
-  if (words === "") expect(problem).toBe("");
-  else expect(problem).toContain(words);
+  const problems = journeyProblems({ ...MODEL, ...patch });
+  const [key] = Object.keys(patch);
+  if (words === "") expect(problems).toEqual([]);
+  else expect(problems).toMatchObject([{ field: key }]);
+  expect(problems.map(journeyProblemWords).join()).toContain(words);
 });

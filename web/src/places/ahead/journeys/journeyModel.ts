@@ -6,6 +6,7 @@ import {
   type JourneyLoad,
   type Machine,
 } from "@yonderfell/core";
+import { isEmpty, isWhole } from "../../../form/typed.js";
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
@@ -43,25 +44,39 @@ export function modelOfJourney(journey: Journey | null): JourneyModel {
   };
 }
 
-const isWhole = (text: string, least: number): boolean => {
-  const value = typedNumber(text);
-  return value !== null && Number.isInteger(value) && value >= least;
-};
+/** What is wrong with a journey as it is typed. */
+export interface JourneyProblem {
+  readonly field: keyof JourneyModel;
+  readonly code:
+    | "machine-missing"
+    | "name-missing"
+    | "day-missing"
+    | "days-not-whole"
+    | "not-an-amount"
+    | "days-clear-not-whole"
+    | "not-a-temperature";
+  /** What is typed. */
+  readonly text: string;
+}
 
-/** What is still wrong with it, as a line; empty where nothing is. */
-export function journeyProblem(model: JourneyModel): string {
-  if (model.machine === "") return "Choose the machine that goes.";
-  if (model.name.trim() === "") return "Say where it goes, or for which season.";
-  if (parseDay(model.date) === null) return "Give the day it departs.";
-  if (!isWhole(model.days, 1)) return "Say how many days it is away: a whole number from 1 on.";
-  if (model.amount.trim() !== "" && (typedNumber(model.amount) ?? 0) <= 0) {
-    return `“${model.amount}” is not how far it runs: a figure above 0, or nothing for its usual pace.`;
-  }
-  if (!isWhole(model.daysClear, 0)) return "Days kept clear are a whole number from 0 on.";
-  const wrong = [model.coldest, model.hottest].find(
-    (text) => text.trim() !== "" && !readQuantity(text, TEMPERATURE).ok,
-  );
-  return wrong === undefined ? "" : `“${wrong}” is not a temperature.`;
+/** What is still wrong with it, at its fields. */
+export function journeyProblems(model: JourneyModel): readonly JourneyProblem[] {
+  const isTemperature = (text: string): boolean =>
+    isEmpty(text) || readQuantity(text, TEMPERATURE).ok;
+  const isAmount = isEmpty(model.amount) || (typedNumber(model.amount) ?? 0) > 0;
+  const checks: readonly (readonly [keyof JourneyModel, JourneyProblem["code"], boolean])[] = [
+    ["machine", "machine-missing", model.machine !== ""],
+    ["name", "name-missing", !isEmpty(model.name)],
+    ["date", "day-missing", parseDay(model.date) !== null],
+    ["days", "days-not-whole", isWhole(model.days, 1)],
+    ["amount", "not-an-amount", isAmount],
+    ["daysClear", "days-clear-not-whole", isWhole(model.daysClear, 0)],
+    ["coldest", "not-a-temperature", isTemperature(model.coldest)],
+    ["hottest", "not-a-temperature", isTemperature(model.hottest)],
+  ];
+  return checks
+    .filter(([, , isSound]) => !isSound)
+    .map(([field, code]) => ({ field, code, text: model[field] }));
 }
 
 const temperatureOf = (text: string): Journey["coldest"] => {

@@ -7,16 +7,12 @@ import {
   Around,
   heldVisits,
   layOutAsOnADesk,
-  openBookInMemory,
+  openBook,
   openStorage,
   plain,
 } from "../../../../test/openedBook.js";
 import { BOOK } from "../../../../test/skarrowVale.js";
 import JourneysPage from "./JourneysPage.js";
-
-jest.mock("../../../app/openBook.js", () =>
-  jest.requireActual<object>("../../../../test/openedBook.js"),
-);
 
 beforeAll(layOutAsOnADesk);
 
@@ -24,7 +20,7 @@ const user = userEvent.setup();
 
 /** Shows the page, with the journeys as they are unless some are given. */
 async function show(journeys?: readonly Journey[]): Promise<void> {
-  await openBookInMemory(journeys === undefined ? BOOK : { ...BOOK, journeys });
+  await openBook(journeys === undefined ? BOOK : { ...BOOK, journeys });
   render(<JourneysPage />, { wrapper: Around });
 }
 
@@ -118,7 +114,7 @@ test("the oils, how far it runs and the cautions stand beside it", async () => {
 test("a machine that is needed until departure says so, and offers no visit before it", async () => {
   const needed = [{ from: "2026-11-20", to: "2026-12-12", reason: "fair" }];
   const machines = BOOK.machines?.map((one) => (one.tag === "07" ? { ...one, needed } : one)) ?? [];
-  await openBookInMemory({ ...BOOK, machines, journeys: [journeyOf("j-fair")] });
+  await openBook({ ...BOOK, machines, journeys: [journeyOf("j-fair")] });
   render(<JourneysPage />, { wrapper: Around });
   await work();
   const issues = screen.getAllByRole("listitem").map((one) => plain(one.textContent));

@@ -19,7 +19,7 @@ import ICAL from "ical.js";
 import Papa from "papaparse";
 import { changeOf } from "../../../../test/changeOf.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { MemoryStorage } from "../../../data/memoryStorage.js";
+import { MemoryStorage } from "../../../../test/memoryStorage.js";
 import { textOfGuarded } from "../../../work/csvText.js";
 import { VisitKeeper } from "../../../work/visitKeeper.js";
 

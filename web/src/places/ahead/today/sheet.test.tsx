@@ -6,14 +6,11 @@ import { addDays, formatDay, reckonBoard, type DayNumber } from "@yonderfell/cor
 import type { ReactElement } from "react";
 import { Provider } from "react-redux";
 import { MemoryRouter, useLocation } from "react-router";
-import { layOutAsOnADesk, openBookInMemory, plain } from "../../../../test/openedBook.js";
+import { layOutAsOnADesk, openBook, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
 import TodayPage from "./TodayPage.js";
 
-jest.mock("../../../app/openBook.js", () =>
-  jest.requireActual<object>("../../../../test/openedBook.js"),
-);
 // The worker's own work, without the worker.
 jest.mock("../../../work/dayClient.js", () => ({
   otherDays: () => ({
@@ -29,7 +26,7 @@ function Address(): ReactElement {
 }
 
 async function show(address: string): Promise<void> {
-  await openBookInMemory();
+  await openBook();
   render(
     <Provider store={store}>
       <MemoryRouter initialEntries={[address]}>

@@ -3,20 +3,16 @@ import "@testing-library/jest-dom";
 import { act, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { reckonBoard, type Book } from "@yonderfell/core";
-import { Around, layOutAsOnADesk, openBookInMemory, plain } from "../../../../test/openedBook.js";
+import { Around, layOutAsOnADesk, openBook, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import { store } from "../../../app/store.js";
 import { visits } from "../../../app/visits.js";
 import TodayPage from "./TodayPage.js";
 
-jest.mock("../../../app/openBook.js", () =>
-  jest.requireActual<object>("../../../../test/openedBook.js"),
-);
-
 beforeAll(layOutAsOnADesk);
 
 async function show(book?: Book): Promise<void> {
-  await openBookInMemory(book);
+  await openBook(book);
   render(<TodayPage />, { wrapper: Around });
 }
 
@@ -100,7 +96,7 @@ test("the sheet is printed on a press", async () => {
 });
 
 test("while visits are put together, and where they cannot be, the sheet says so", async () => {
-  await openBookInMemory();
+  await openBook();
   act(() => void store.dispatch(visits.closed()));
   render(<TodayPage />, { wrapper: Around });
   expect(part("Visits")).toHaveTextContent("Being put together…");
@@ -108,7 +104,7 @@ test("while visits are put together, and where they cannot be, the sheet says so
   expect(part("Visits")).toHaveTextContent(
     "They could not be planned: the disk is full. Reload the page to try again.",
   );
-  await act(() => openBookInMemory());
+  await act(() => openBook());
   expect(part("Visits")).not.toHaveTextContent("planned");
   expect(linesOf("Visits")).toHaveLength(1);
 });

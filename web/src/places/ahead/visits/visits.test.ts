@@ -14,7 +14,7 @@ import {
 } from "@yonderfell/core";
 import { refreshed } from "../../../../test/refreshed.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { MemoryStorage } from "../../../data/memoryStorage.js";
+import { MemoryStorage } from "../../../../test/memoryStorage.js";
 import {
   addWords,
   blockedWords,

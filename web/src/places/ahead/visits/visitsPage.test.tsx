@@ -7,7 +7,7 @@ import {
   Around,
   heldVisits,
   layOutAsOnADesk,
-  openBookInMemory,
+  openBook,
   openStorage,
   plain,
   planVisits,
@@ -17,10 +17,6 @@ import { store } from "../../../app/store.js";
 import { visits } from "../../../app/visits.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import VisitsPage from "./VisitsPage.js";
-
-jest.mock("../../../app/openBook.js", () =>
-  jest.requireActual<object>("../../../../test/openedBook.js"),
-);
 
 const mockSearch = jest.fn<ReturnType<typeof movesOutOf> | Promise<never>, [FullWeek]>();
 jest.mock("../../../work/roomClient.js", () => ({
@@ -56,7 +52,7 @@ const wordsOf = (line: HTMLElement): string => plain(line.textContent);
 
 /** Shows the page, with the visit of a machine in hand where one is named. */
 async function show(tag?: string): Promise<HTMLElement> {
-  await openBookInMemory();
+  await openBook();
   render(<VisitsPage />, { wrapper: Around });
   await screen.findByRole("heading", { name: "All visits ahead" });
   if (tag === undefined) return document.body;
@@ -153,7 +149,7 @@ test("a week that holds too much is gone to, and one press makes room in it", as
 
 test("where several weeks are too full it says how many; several moves have a sum and go as one change", async () => {
   const people = BOOK.people?.map((one, at) => ({ ...one, hoursAWeek: at === 0 ? 5 : null }));
-  await openBookInMemory({ ...BOOK, people: people ?? [], bays: [] });
+  await openBook({ ...BOOK, people: people ?? [], bays: [] });
   mockSearch.mockImplementationOnce(({ visits }) => ({
     moves: visits
       .slice(0, 2)
@@ -326,7 +322,7 @@ test("a visit whose day has passed is logged, moved to the next day there is, or
 });
 
 test("a book without machines says so, and a plan that failed says why and what to do", async () => {
-  await openBookInMemory({ format: "yonderfell-book", version: 1 });
+  await openBook({ format: "yonderfell-book", version: 1 });
   const { unmount } = render(<VisitsPage />, { wrapper: Around });
   expect(await screen.findByRole("link", { name: "Add the first machine" })).toBeInTheDocument();
   unmount();

@@ -3,18 +3,19 @@ import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormBody } from "../../../form/FormBody.js";
+import type { FormField, FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { DayField } from "../../../ui/DayField.js";
 import { choicesOfWords, SelectField, TextField } from "../../../ui/fields.js";
 import { Page } from "../../../ui/Page.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
-import { fieldsOf, type Field, type FormModel } from "../../../ui/useModel.js";
+import { fieldsOf, type Field } from "../../../ui/field.js";
 import { sentence } from "../../../words/format.js";
 import { capacityWanted } from "../plate/fluidModel.js";
 import { GALLON_CHOICES, HISTORY_CHOICES, KINDS } from "../../../words/machineWords.js";
-import { useFirstWrong } from "../../../ui/useFirstWrong.js";
 import { metersFor, type FluidRow, type MachineSheet, type MeterRow } from "./newMachineModel.js";
-import { useNewMachine, type NamingProblems } from "./useNewMachine.js";
+import { useNewMachine } from "./useNewMachine.js";
 
 const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
   ["", "it has none"],
@@ -25,39 +26,40 @@ const UNITS: readonly (readonly [Meter["unit"] | "", string])[] = [
 
 /** Adds a machine in one sheet: what it is, its meters as they stand, the fluids of its plate. */
 export default function AddMachine(): ReactElement {
-  const { form, problem, problems, tried, vinRemark, save } = useNewMachine();
+  const { form, failure, vinRemark, save } = useNewMachine();
   const { model, field } = form;
-  const wrong = useFirstWrong(tried);
   return (
     <Page title="Add a machine">
-      <form ref={wrong} onSubmit={save} className="max-w-[76rem] space-y-7" noValidate>
-        <Facts form={form} problems={problems} vinRemark={vinRemark} />
+      <FormBody
+        form={form}
+        onSave={save}
+        failure={failure}
+        className="max-w-[76rem] space-y-7"
+        foot={
+          <FormFoot>
+            <button type="submit" className={PRIMARY_BUTTON}>
+              Add the machine
+            </button>
+          </FormFoot>
+        }
+      >
+        <Facts form={form} vinRemark={vinRemark} />
         <Meters {...field("meters")} />
-        <Fluids {...field("fluids")} sheet={model} field={field} />
+        <Fluids {...field("fluids")} sheet={model} source={field("source")} />
         <p className="text-fine text-quiet">
           Fluids that nothing is written of are left out; everything can be written down later on
           its plate.
         </p>
-        <FormFoot>
-          <button type="submit" className={PRIMARY_BUTTON}>
-            Add the machine
-          </button>
-          <div role="alert" className="font-semibold text-due">
-            {problem}
-          </div>
-        </FormFoot>
-      </form>
+      </FormBody>
     </Page>
   );
 }
 
 function Facts({
   form: { model, set, field },
-  problems,
   vinRemark,
 }: {
-  readonly form: FormModel<MachineSheet>;
-  readonly problems: NamingProblems;
+  readonly form: FormInHand<MachineSheet, string>;
   readonly vinRemark: string;
 }): ReactElement {
   const { storage } = useBook();
@@ -68,53 +70,43 @@ function Facts({
       <h2 id="what" className="text-large font-bold sm:col-span-4">
         What it is
       </h2>
-      <TextField label="Number" isMono isRequired problem={problems.tag ?? ""} {...field("tag")} />
+      <TextField isMono isRequired {...field("tag")} />
+      <TextField isRequired autoFocus {...field("name")} />
       <TextField
-        label="Name"
-        isRequired
-        autoFocus
-        problem={problems.name ?? ""}
-        {...field("name")}
-      />
-      <TextField
-        label="Kind"
         offered={KINDS}
         isRequired
-        problem={problems.kind ?? ""}
-        value={model.kind}
+        {...field("kind")}
         onChange={(kind) => set({ kind, meters: metersFor(kind, model.meters) })}
       />
-      <SelectField
-        label="Lives at"
-        choices={[["", "not recorded"], ...placeChoices]}
-        {...field("place")}
-      />
+      <SelectField choices={[["", "not recorded"], ...placeChoices]} {...field("place")} />
       <div className="sm:col-span-2">
-        <TextField label="Make, model, engine or variant" {...field("description")} />
+        <TextField {...field("description")} />
       </div>
       <div className="sm:col-span-2">
-        <TextField label="VIN or serial number" isMono note={vinRemark} {...field("vin")} />
+        <TextField isMono note={vinRemark} {...field("vin")} />
       </div>
-      <DayField label="In service since" {...field("inService")} />
-      <SelectField label="History before" choices={HISTORY_CHOICES} {...field("history")} />
-      <SelectField
-        label="A bare quart or gallon means"
-        choices={GALLON_CHOICES}
-        {...field("gallons")}
-      />
+      <DayField {...field("inService")} />
+      <SelectField choices={HISTORY_CHOICES} {...field("history")} />
+      <SelectField choices={GALLON_CHOICES} {...field("gallons")} />
     </section>
   );
 }
 
-function Meters({ value: rows, onChange }: Field<readonly MeterRow[]>): ReactElement {
+function Meters({
+  value: rows,
+  onChange,
+  problemAt = () => "",
+}: Field<readonly MeterRow[]>): ReactElement {
   return (
     <section aria-labelledby="meters">
       <h2 id="meters" className="text-large font-bold">
         Meters
       </h2>
       {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+        const field = fieldsOf(
+          row,
+          (patch) => onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+          (path) => problemAt(`${index}.${path}`),
         );
         return (
           <div
@@ -127,7 +119,7 @@ function Meters({ value: rows, onChange }: Field<readonly MeterRow[]>): ReactEle
             <SelectField
               label="Counts"
               choices={UNITS}
-              value={row.unit}
+              {...field("unit")}
               onChange={(unit) =>
                 onChange(
                   rows.map((one, at) => (at === index ? { ...one, unit, isOwn: true } : one)),
@@ -145,11 +137,12 @@ function Meters({ value: rows, onChange }: Field<readonly MeterRow[]>): ReactEle
 function Fluids({
   value: rows,
   onChange,
+  problemAt = () => "",
   sheet,
-  field: sheetField,
+  source,
 }: Field<readonly FluidRow[]> & {
   readonly sheet: MachineSheet;
-  readonly field: FormModel<MachineSheet>["field"];
+  readonly source: FormField<string>;
 }): ReactElement {
   const gallons = sheet.gallons === "" ? null : sheet.gallons;
   return (
@@ -159,12 +152,14 @@ function Fluids({
           Fluids of its plate
         </h2>
         <div className="w-64">
-          <TextField label="Capacities by" {...sheetField("source")} />
+          <TextField {...source} />
         </div>
       </div>
       {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+        const field = fieldsOf(
+          row,
+          (patch) => onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
+          (path) => problemAt(`${index}.${path}`),
         );
         return (
           <div

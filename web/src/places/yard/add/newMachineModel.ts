@@ -1,6 +1,9 @@
 import {
+  namingIssues,
   type FluidKind,
   type Gallons,
+  type Machine,
+  type MachineIssue,
   type Meter,
   type NewFluid,
   type NewMachine,
@@ -8,7 +11,8 @@ import {
 } from "@yonderfell/core";
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { typedNumber } from "../../../words/writing.js";
-import { capacityWanted, codesOf } from "../plate/fluidModel.js";
+import { isEmpty, listTyped, orNull } from "../../../form/typed.js";
+import { capacityWanted } from "../plate/fluidModel.js";
 
 /** A meter as it stands in the sheet. */
 export interface MeterRow {
@@ -94,22 +98,42 @@ export function nextNumber(tags: readonly string[]): string {
   }
 }
 
-/** What is still wrong with the sheet beyond what the command refuses, as a line; empty where nothing is. */
-export function sheetProblem(sheet: MachineSheet): string {
-  for (const { name, unit, figure } of sheet.meters) {
-    if (figure.trim() === "") continue;
-    if (unit === "") return `Say what the ${name} counts: km, mi or h.`;
-    if ((typedNumber(figure) ?? -1) < 0) return `“${figure}” is not a figure of the ${name}.`;
-  }
-  const gallons = sheet.gallons === "" ? null : sheet.gallons;
-  for (const { system, kind, amount } of sheet.fluids) {
-    if (amount.trim() === "" || readQuantity(amount, capacityWanted(kind, gallons)).ok) continue;
-    return `${system}: “${amount}” is not a capacity; mend it or leave it empty.`;
-  }
-  return "";
-}
+/** What is wrong with a sheet as it is typed. */
+export type SheetProblem =
+  | { readonly field: string; readonly code: "machine"; readonly issue: MachineIssue }
+  | { readonly field: string; readonly code: "unit-missing"; readonly meter: string }
+  | { readonly field: string; readonly code: "not-a-figure"; readonly meter: string }
+  | { readonly field: string; readonly code: "not-a-capacity" };
 
-const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
+/** At which field it is said what is wrong with how a machine is called. */
+export const NAMING_FIELDS: Partial<Record<MachineIssue["code"], "tag" | "name" | "kind">> = {
+  "tag-missing": "tag",
+  "tag-taken": "tag",
+  "name-missing": "name",
+  "kind-missing": "kind",
+};
+
+/** What is still wrong with the sheet, at its fields; `others` are the machines of the book. */
+export function sheetProblems(
+  sheet: MachineSheet,
+  others: readonly Machine[],
+): readonly SheetProblem[] {
+  const naming = namingIssues(newMachineOf(sheet).facts, others, null).map(
+    (issue): SheetProblem => ({ field: NAMING_FIELDS[issue.code] ?? "", code: "machine", issue }),
+  );
+  const meters = sheet.meters.flatMap(({ name: meter, unit, figure }, index): SheetProblem[] => {
+    if (isEmpty(figure)) return [];
+    if (unit === "") return [{ field: `meters.${index}.unit`, code: "unit-missing", meter }];
+    const isFigure = (typedNumber(figure) ?? -1) >= 0;
+    return isFigure ? [] : [{ field: `meters.${index}.figure`, code: "not-a-figure", meter }];
+  });
+  const gallons = sheet.gallons === "" ? null : sheet.gallons;
+  const fluids = sheet.fluids.flatMap(({ kind, amount }, index): SheetProblem[] => {
+    const isCapacity = isEmpty(amount) || readQuantity(amount, capacityWanted(kind, gallons)).ok;
+    return isCapacity ? [] : [{ field: `fluids.${index}.amount`, code: "not-a-capacity" }];
+  });
+  return [...naming, ...meters, ...fluids];
+}
 
 function fluidOf(row: FluidRow, sheet: MachineSheet): NewFluid {
   const gallons = sheet.gallons === "" ? null : sheet.gallons;
@@ -120,8 +144,8 @@ function fluidOf(row: FluidRow, sheet: MachineSheet): NewFluid {
   return {
     system: row.system,
     kind: row.kind,
-    codes: codesOf(row.codes),
-    grades: codesOf(row.grade).map((grade) => ({ grade })),
+    codes: listTyped(row.codes),
+    grades: listTyped(row.grade).map((grade) => ({ grade })),
     capacities: read.ok ? [{ source, condition, quantity: read.value.quantity }] : [],
   };
 }

@@ -1,7 +1,8 @@
+import type { Machine } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
-import type { FormModel } from "../../../ui/useModel.js";
+import type { FormInHand } from "../../../form/useForm.js";
 import { DUTIES, TEMPERATURE, type DutyFlag, type FactsModel } from "./factsModel.js";
 
 const WORDS: Readonly<Record<DutyFlag, string>> = {
@@ -16,7 +17,7 @@ const WORDS: Readonly<Record<DutyFlag, string>> = {
 export function DutyFields({
   form: { model, set, field },
 }: {
-  readonly form: FormModel<FactsModel>;
+  readonly form: FormInHand<FactsModel, Machine>;
 }): ReactElement {
   const turn = (flag: DutyFlag, isOn: boolean): void =>
     set({
@@ -28,10 +29,10 @@ export function DutyFields({
         How it is used
       </h2>
       <div className="grid gap-x-6 gap-y-2 sm:grid-cols-4">
-        <QuantityField label="Coldest start" wanted={TEMPERATURE} {...field("coldest")} />
-        <QuantityField label="Hottest day" wanted={TEMPERATURE} {...field("hottest")} />
+        <QuantityField wanted={TEMPERATURE} {...field("coldest")} />
+        <QuantityField wanted={TEMPERATURE} {...field("hottest")} />
         <div className="sm:col-span-2">
-          <TextField label="What else is hard on it" {...field("dutyNote")} />
+          <TextField {...field("dutyNote")} />
         </div>
       </div>
       <div className="flex flex-wrap gap-x-7">

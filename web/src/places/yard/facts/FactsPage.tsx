@@ -1,26 +1,29 @@
-import { namingIssues, vinDoubt, type Machine } from "@yonderfell/core";
+import { vinDoubt, type Machine } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useLiveOf } from "../../../data/useLiveOf.js";
-import { useState, type FormEvent, type ReactElement } from "react";
+import type { ReactElement } from "react";
 import { useBook } from "../../../app/openBook.js";
 import { useAppSelector } from "../../../app/store.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FormBody } from "../../../form/FormBody.js";
+import type { Said } from "../../../form/MineAndTheirs.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
-import { useModel, type FormModel } from "../../../ui/useModel.js";
 import {
   GALLON_CHOICES,
   HISTORY_CHOICES,
   KINDS,
-  machineIssueWords,
   vinDoubtWords,
 } from "../../../words/machineWords.js";
+import { counted } from "../../../words/format.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { PicturesField } from "../pictures/PicturesField.js";
 import { DutyFields } from "./DutyFields.js";
 import { DayField } from "../../../ui/DayField.js";
-import { factsProblem, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
+import { factsProblems, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
+import { FACTS_LABELS, factsProblemWords } from "./factsWords.js";
 import { LaidUpFields, NeededFields } from "./LaidUpFields.js";
 import { RunningInFields } from "./RunningInFields.js";
 import { ServiceStanding } from "./ServiceStanding.js";
@@ -41,7 +44,7 @@ export default function FactsPage(): ReactElement {
       {stored !== undefined && stored !== null && (
         <>
           <ServiceStanding key={`standing ${stored.id}`} machine={stored} />
-          <FactsForm key={JSON.stringify(stored)} machine={stored} />
+          <FactsForm key={stored.id} machine={stored} />
         </>
       )}
     </MachineFrame>
@@ -49,55 +52,77 @@ export default function FactsPage(): ReactElement {
 }
 
 function FactsForm({ machine }: { readonly machine: Machine }): ReactElement {
-  const form = useModel(() => modelOfMachine(machine));
-  const { model, field } = form;
-  const { keep, failure } = useKeep();
   const machines = useAppSelector((state) => state.board.machines);
-  const [problem, setProblem] = useState("");
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    const after = machineOf(model, machine);
-    const naming = namingIssues(
-      after,
-      machines.map((one) => one.machine),
-      machine.id,
-    ).map(machineIssueWords);
-    const wrong = [...naming, factsProblem(model)].filter((line) => line !== "").join(" ");
-    setProblem(wrong);
-    if (wrong === "") void keep("machines", machine, after);
-  };
+  const form = useForm({
+    form: "facts",
+    of: machine.id,
+    source: machine,
+    modelOf: modelOfMachine,
+    labels: FACTS_LABELS,
+    problemsOf: (model) =>
+      factsProblems(
+        model,
+        machine,
+        machines.map((one) => one.machine),
+      ),
+    problemWords: factsProblemWords,
+  });
+  const { field } = form;
+  const { keep, failure } = useKeep();
+  const said = useFactsSaid();
   return (
-    <form onSubmit={save} className="max-w-[76rem] space-y-7" noValidate>
+    <FormBody
+      form={form}
+      onSave={(model, before) => keep("machines", before, machineOf(model, before))}
+      failure={failure}
+      said={said}
+      className="max-w-[76rem] space-y-7"
+      foot={
+        <FormFoot>
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Save the facts
+          </button>
+        </FormFoot>
+      }
+    >
       <WhatItIs form={form} />
       <DutyFields form={form} />
       <LaidUpFields {...field("laidUp")} />
       <NeededFields {...field("needed")} />
       <div className="max-w-sm">
         <TextField
-          label="A visit of it costs"
           note="before anything is done; left empty, as in the weights of visits"
           {...field("visitCost")}
         />
       </div>
       <RunningInFields {...field("runningIn")} meters={machine.meters ?? []} />
-      <NoteField label="Note" {...field("note")} />
+      <NoteField {...field("note")} />
       <PicturesField {...field("pictures")} />
-      <div role="alert" className="font-semibold text-due">
-        {problem === "" ? failure : problem}
-      </div>
-      <FormFoot>
-        <button type="submit" className={PRIMARY_BUTTON}>
-          Save the facts
-        </button>
-      </FormFoot>
-    </form>
+    </FormBody>
   );
+}
+
+/** Places and people by their names. */
+function useFactsSaid(): Said<FactsModel> {
+  const { storage } = useBook();
+  const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
+  const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
+  const nameIn =
+    (named: readonly { readonly id: string; readonly name: string }[]) =>
+    (id: string): string =>
+      named.find((one) => one.id === id)?.name ?? "nothing";
+  return {
+    place: nameIn(places),
+    person: nameIn(people),
+    gallons: (value: string) => GALLON_CHOICES.find(([one]) => one === value)?.[1] ?? value,
+    pictures: (pictures: readonly unknown[]) => counted(pictures.length, "picture"),
+  };
 }
 
 function WhatItIs({
   form: { model, field },
 }: {
-  readonly form: FormModel<FactsModel>;
+  readonly form: FormInHand<FactsModel, Machine>;
 }): ReactElement {
   const { storage } = useBook();
   const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
@@ -111,43 +136,26 @@ function WhatItIs({
       <h2 id="what" className="text-large font-bold sm:col-span-4">
         What it is
       </h2>
-      <TextField label="Number" isMono {...field("tag")} />
-      <TextField label="Name" {...field("name")} />
-      <TextField label="Kind" offered={KINDS} {...field("kind")} />
-      <SelectField
-        label="Lives at"
-        choices={[["", "not recorded"], ...placeChoices]}
-        {...field("place")}
-      />
-      <SelectField
-        label="Looked after by"
-        choices={[["", "not recorded"], ...personChoices]}
-        {...field("person")}
-      />
+      <TextField isMono {...field("tag")} />
+      <TextField {...field("name")} />
+      <TextField offered={KINDS} {...field("kind")} />
+      <SelectField choices={[["", "not recorded"], ...placeChoices]} {...field("place")} />
+      <SelectField choices={[["", "not recorded"], ...personChoices]} {...field("person")} />
       <div className="sm:col-span-2">
-        <TextField label="Make and model" {...field("description")} />
+        <TextField {...field("description")} />
       </div>
       <div className="sm:col-span-2">
-        <TextField label="Engine or variant" {...field("variant")} />
+        <TextField {...field("variant")} />
       </div>
       <div className="sm:col-span-2">
-        <TextField
-          label="VIN"
-          isMono
-          note={doubt === null ? "" : vinDoubtWords(doubt)}
-          {...field("vin")}
-        />
+        <TextField isMono note={doubt === null ? "" : vinDoubtWords(doubt)} {...field("vin")} />
       </div>
-      <TextField label="Serial number" isMono {...field("serial")} />
-      <TextField label="Registration" isMono {...field("registration")} />
-      <DayField label="In service since" {...field("inService")} />
-      <DayField label="Came here" {...field("acquired")} />
-      <SelectField label="History before" choices={HISTORY_CHOICES} {...field("history")} />
-      <SelectField
-        label="A bare quart or gallon means"
-        choices={GALLON_CHOICES}
-        {...field("gallons")}
-      />
+      <TextField isMono {...field("serial")} />
+      <TextField isMono {...field("registration")} />
+      <DayField {...field("inService")} />
+      <DayField {...field("acquired")} />
+      <SelectField choices={HISTORY_CHOICES} {...field("history")} />
+      <SelectField choices={GALLON_CHOICES} {...field("gallons")} />
     </section>
   );
 }

@@ -1,9 +1,8 @@
-import { Plus } from "lucide-react";
 import type { ReactElement } from "react";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { RowsField } from "../../../form/RowsField.js";
 import { DayField } from "../../../ui/DayField.js";
 import { TextField } from "../../../ui/fields.js";
-import { fieldsOf, type Field } from "../../../ui/useModel.js";
+import type { Field } from "../../../ui/field.js";
 import type { LaidUpRow, NeededRow } from "./factsModel.js";
 import { Term } from "../../../ui/Term.js";
 
@@ -11,8 +10,7 @@ const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "
 const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
 /** When it stands: no use is expected then, and forecasts pass over it. */
-export function LaidUpFields({ value: rows, onChange }: Field<readonly LaidUpRow[]>): ReactElement {
-  const empty: LaidUpRow = { months: [], from: "", to: "", reason: "" };
+export function LaidUpFields(field: Field<readonly LaidUpRow[]>): ReactElement {
   return (
     <section aria-labelledby="laid-up">
       <h2 id="laid-up" className="text-large font-bold">
@@ -21,62 +19,50 @@ export function LaidUpFields({ value: rows, onChange }: Field<readonly LaidUpRow
       <p className="text-quiet">
         No use is expected then, so forecasts by distance and hours pass over it.
       </p>
-      {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
-        );
-        return (
-          <div
-            key={index}
-            role="group"
-            aria-label={`Lay-up ${index + 1}`}
-            className="border-t border-hairline py-2"
-          >
-            <Ticks names={MONTHS} label="In these months of every year" {...field("months")} />
-            <div className="grid items-start gap-x-6 sm:grid-cols-[1fr_1fr_2fr_auto]">
-              <DayField label="Or from" {...field("from")} />
-              <DayField label="until" {...field("to")} />
-              <TextField label="Why" {...field("reason")} />
-              <LeaveOut onLeaveOut={() => onChange(rows.filter((_, at) => at !== index))} />
+      <RowsField
+        {...field}
+        noun="lay-up"
+        empty={(): LaidUpRow => ({ months: [], from: "", to: "", reason: "" })}
+      >
+        {(_row, rowField) => (
+          <>
+            <Ticks names={MONTHS} label="In these months of every year" {...rowField("months")} />
+            <div className="grid items-start gap-x-6 sm:grid-cols-[1fr_1fr_2fr]">
+              <DayField label="Or from" {...rowField("from")} />
+              <DayField label="until" {...rowField("to")} />
+              <TextField label="Why" {...rowField("reason")} />
             </div>
-          </div>
-        );
-      })}
-      <AddButton words="Add a lay-up" onAdd={() => onChange([...rows, empty])} />
+          </>
+        )}
+      </RowsField>
     </section>
   );
 }
 
 /** When it cannot be spared for work. */
-export function NeededFields({ value: rows, onChange }: Field<readonly NeededRow[]>): ReactElement {
-  const empty: NeededRow = { weekdays: [], from: "", to: "", reason: "" };
+export function NeededFields(field: Field<readonly NeededRow[]>): ReactElement {
   return (
     <section aria-labelledby="needed">
       <h2 id="needed" className="text-large font-bold">
         Cannot be spared
       </h2>
-      {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
-        );
-        return (
-          <div
-            key={index}
-            role="group"
-            aria-label={`Cannot be spared ${index + 1}`}
-            className="border-t border-hairline py-2"
-          >
-            <Ticks names={WEEKDAYS} label="On these days of the week" {...field("weekdays")} />
-            <div className="grid items-start gap-x-6 sm:grid-cols-[1fr_1fr_2fr_auto]">
-              <DayField label="From" {...field("from")} />
-              <DayField label="until" {...field("to")} />
-              <TextField label="Why" {...field("reason")} />
-              <LeaveOut onLeaveOut={() => onChange(rows.filter((_, at) => at !== index))} />
+      <RowsField
+        {...field}
+        noun="time it is needed"
+        first="Add days it is needed"
+        empty={(): NeededRow => ({ weekdays: [], from: "", to: "", reason: "" })}
+      >
+        {(_row, rowField) => (
+          <>
+            <Ticks names={WEEKDAYS} label="On these days of the week" {...rowField("weekdays")} />
+            <div className="grid items-start gap-x-6 sm:grid-cols-[1fr_1fr_2fr]">
+              <DayField label="From" {...rowField("from")} />
+              <DayField label="until" {...rowField("to")} />
+              <TextField label="Why" {...rowField("reason")} />
             </div>
-          </div>
-        );
-      })}
-      <AddButton words="Add days it is needed" onAdd={() => onChange([...rows, empty])} />
+          </>
+        )}
+      </RowsField>
     </section>
   );
 }
@@ -114,28 +100,5 @@ function Ticks({
         })}
       </div>
     </fieldset>
-  );
-}
-
-function LeaveOut({ onLeaveOut }: { readonly onLeaveOut: () => void }): ReactElement {
-  return (
-    <button type="button" className={`${QUIET_BUTTON} mt-5`} onClick={onLeaveOut}>
-      Leave it out
-    </button>
-  );
-}
-
-function AddButton({
-  words,
-  onAdd,
-}: {
-  readonly words: string;
-  readonly onAdd: () => void;
-}): ReactElement {
-  return (
-    <button type="button" className={`${QUIET_BUTTON} mt-2`} onClick={onAdd}>
-      <Plus size={18} aria-hidden="true" />
-      {words}
-    </button>
   );
 }

@@ -1,9 +1,9 @@
 import type { Meter } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
-import { RowsField } from "../../../ui/RowsField.js";
+import { RowsField } from "../../../form/RowsField.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
-import { fieldsOf, type Field } from "../../../ui/useModel.js";
+import { fieldsOf, type Field } from "../../../ui/field.js";
 import {
   speedUnitOf,
   type RunningInModel,
@@ -26,10 +26,11 @@ const emptyStage = (speedUnit: SpeedUnit): StageRow => ({
 export function RunningInFields({
   value,
   onChange,
+  problemAt = () => "",
   meters,
 }: Field<RunningInModel> & { readonly meters: readonly Meter[] }): ReactElement | null {
   if (meters.length === 0) return null;
-  const field = fieldsOf(value, (patch) => onChange({ ...value, ...patch }));
+  const field = fieldsOf(value, (patch) => onChange({ ...value, ...patch }), problemAt);
   const unit = meters.find(({ id }) => id === value.meter)?.unit ?? meters[0]?.unit ?? "km";
   return (
     <section aria-labelledby="run-in">
@@ -53,9 +54,10 @@ export function RunningInFields({
       )}
       {value.stages.length > 0 && <Terms words={["life"]} />}
       <RowsField<StageRow>
-        rows={value.stages}
+        value={value.stages}
         keyOf={({ key }) => key}
         noun="stage"
+        problemAt={(path) => problemAt(`stages.${path}`)}
         empty={() => emptyStage(speedUnitOf(unit))}
         onChange={(stages) =>
           onChange({

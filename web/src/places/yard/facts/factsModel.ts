@@ -1,22 +1,32 @@
-import type {
-  Gallons,
-  LaidUp,
-  Machine,
-  Needed,
-  PersonId,
-  Picture,
-  PlaceId,
-  Quantity,
+import {
+  namingIssues,
+  type Gallons,
+  type LaidUp,
+  type Machine,
+  type MachineIssue,
+  type Needed,
+  type PersonId,
+  type Picture,
+  type PlaceId,
+  type Quantity,
 } from "@yonderfell/core";
+import {
+  figureTyped,
+  isAmountOrEmpty,
+  orNull,
+  quantityTyped,
+  textTyped,
+} from "../../../form/typed.js";
+import { NAMING_FIELDS } from "../add/newMachineModel.js";
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
-import { typedFigure, typedNumber } from "../../../words/writing.js";
-import { asTyped } from "../../../words/quantityWords.js";
+import { typedNumber } from "../../../words/writing.js";
 
 import {
   modelOfRunningIn,
   runningInOf,
-  runningInProblem,
+  runningInProblems,
   type RunningInModel,
+  type RunningInProblem,
 } from "./runningInModel.js";
 
 /** Days on which a machine is laid up, as they stand in the form. */
@@ -72,71 +82,97 @@ export interface FactsModel {
 /** What is meant by a temperature typed without a unit. */
 export const TEMPERATURE: QuantityWanted = { unit: "degC" };
 
-const typed = (quantity: Quantity | null | undefined): string =>
-  quantity ? asTyped(quantity) : "";
-
 /** The facts of a machine as they stand in the form. */
 export function modelOfMachine(machine: Machine): FactsModel {
   const { duty } = machine;
-  const text = (value: string | null | undefined): string => value ?? "";
   return {
     tag: machine.tag,
     name: machine.name,
     kind: machine.kind,
-    description: text(machine.description),
-    variant: text(machine.variant),
-    vin: text(machine.vin),
-    serial: text(machine.serial),
-    registration: text(machine.registration),
-    inService: text(machine.inService),
-    acquired: text(machine.acquired),
+    description: textTyped(machine.description),
+    variant: textTyped(machine.variant),
+    vin: textTyped(machine.vin),
+    serial: textTyped(machine.serial),
+    registration: textTyped(machine.registration),
+    inService: textTyped(machine.inService),
+    acquired: textTyped(machine.acquired),
     history: machine.history ?? "known",
-    place: text(machine.place),
-    person: text(machine.person),
+    place: textTyped(machine.place),
+    person: textTyped(machine.person),
     gallons: machine.gallons ?? "",
-    coldest: typed(duty?.coldestStart),
-    hottest: typed(duty?.hottestDay),
+    coldest: quantityTyped(duty?.coldestStart),
+    hottest: quantityTyped(duty?.hottestDay),
     flags: DUTIES.filter((flag) => duty?.[flag] === true),
-    dutyNote: text(duty?.note),
+    dutyNote: textTyped(duty?.note),
     laidUp: (machine.laidUp ?? []).map((one) => ({
       months: one.months ?? [],
-      from: text(one.from),
-      to: text(one.to),
-      reason: text(one.reason),
+      from: textTyped(one.from),
+      to: textTyped(one.to),
+      reason: textTyped(one.reason),
     })),
     needed: (machine.needed ?? []).map((one) => ({
       weekdays: one.weekdays ?? [],
-      from: text(one.from),
-      to: text(one.to),
-      reason: text(one.reason),
+      from: textTyped(one.from),
+      to: textTyped(one.to),
+      reason: textTyped(one.reason),
     })),
-    visitCost: (machine.visitCost ?? null) === null ? "" : typedFigure(machine.visitCost as number),
+    visitCost: figureTyped(machine.visitCost),
     runningIn: modelOfRunningIn(machine),
-    note: text(machine.note),
+    note: textTyped(machine.note),
     pictures: machine.pictures ?? [],
   };
 }
 
-/** What is still wrong with a form beyond how the machine is called, as a line; empty where nothing is. */
-export function factsProblem(model: FactsModel): string {
-  const wrong = [model.coldest, model.hottest].find(
-    (text) => text.trim() !== "" && !readQuantity(text, TEMPERATURE).ok,
-  );
-  if (wrong !== undefined) return `“${wrong}” is not a temperature.`;
-  for (const { months, from, to } of model.laidUp) {
-    if (months.length > 0 && (from !== "" || to !== "")) {
-      return "A lay-up is either by months or by dates: use two lines for both.";
-    }
-    if (from === "" && to !== "") return "A lay-up needs the day it begins.";
-    if (from !== "" && to !== "" && to < from) return "A lay-up cannot end before it begins.";
-  }
-  if (model.visitCost.trim() !== "" && (typedNumber(model.visitCost) ?? -1) < 0) {
-    return `“${model.visitCost}” is not what a visit costs: an amount of at least 0.`;
-  }
-  return runningInProblem(model.runningIn);
+/** What is wrong with the facts of a machine as they are typed. */
+export type FactsProblem =
+  | { readonly field: string; readonly code: "machine"; readonly issue: MachineIssue }
+  | { readonly field: string; readonly code: "not-a-temperature"; readonly text: string }
+  | { readonly field: string; readonly code: "months-and-dates" }
+  | { readonly field: string; readonly code: "begins-missing" }
+  | { readonly field: string; readonly code: "ends-before-it-begins" }
+  | { readonly field: string; readonly code: "not-a-cost"; readonly text: string }
+  | RunningInProblem;
+
+/** What is still wrong with a form, at its fields; `others` are the machines of the book. */
+export function factsProblems(
+  model: FactsModel,
+  machine: Pick<Machine, "id">,
+  others: readonly Machine[],
+): readonly FactsProblem[] {
+  const naming = namingIssues(model, others, machine.id).map((issue): FactsProblem => ({
+    field: NAMING_FIELDS[issue.code] ?? "",
+    code: "machine",
+    issue,
+  }));
+  const temperatures = (["coldest", "hottest"] as const)
+    .map((field) => ({ field, text: model[field] }))
+    .filter(({ text }) => text.trim() !== "" && !readQuantity(text, TEMPERATURE).ok)
+    .map((one): FactsProblem => ({ ...one, code: "not-a-temperature" }));
+  const cost: FactsProblem[] = isAmountOrEmpty(model.visitCost)
+    ? []
+    : [{ field: "visitCost", code: "not-a-cost", text: model.visitCost }];
+  const runningIn = runningInProblems(model.runningIn).map((problem) => ({
+    ...problem,
+    field: `runningIn.${problem.field}`,
+  }));
+  return [
+    ...naming,
+    ...temperatures,
+    ...model.laidUp.flatMap(laidUpProblems),
+    ...cost,
+    ...runningIn,
+  ];
 }
 
-const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
+function laidUpProblems({ months, from, to }: LaidUpRow, index: number): FactsProblem[] {
+  const at = (key: keyof LaidUpRow): string => `laidUp.${index}.${key}`;
+  if (months.length > 0 && (from !== "" || to !== "")) {
+    return [{ field: at("from"), code: "months-and-dates" }];
+  }
+  if (from === "" && to !== "") return [{ field: at("from"), code: "begins-missing" }];
+  const isTurned = from !== "" && to !== "" && to < from;
+  return isTurned ? [{ field: at("to"), code: "ends-before-it-begins" }] : [];
+}
 
 function laidUpOf({ months, from, to, reason }: LaidUpRow): LaidUp[] {
   const why = orNull(reason);

@@ -1,8 +1,9 @@
 import type { Machine } from "@yonderfell/core";
+import { factsProblemWords } from "./factsWords.js";
 import {
   modelOfRunningIn,
   runningInOf,
-  runningInProblem,
+  runningInProblems,
   type RunningInModel,
 } from "./runningInModel.js";
 
@@ -20,7 +21,7 @@ const MACHINE = {
 const MODEL = modelOfRunningIn(MACHINE);
 
 test("what is read out of the form is what was put in, with what it does not show", () => {
-  expect(runningInProblem(MODEL)).toBe("");
+  expect(runningInProblems(MODEL)).toEqual([]);
   expect(runningInOf(MODEL, MACHINE)).toEqual(MACHINE.runningIn);
 });
 
@@ -35,10 +36,11 @@ const withStage = (patch: object): RunningInModel => ({
 });
 
 test.each([
-  [withStage({ until: "200" }), "Stage 2 of running in ends at a figure above 200."],
-  [withStage({ until: "far" }), "Stage 2 of running in ends at a figure above 200."],
-  [withStage({ speed: "slow" }), "“slow” in stage 2 is not a figure above 0."],
-  [{ ...MODEL, from: "spring" }, "“spring” is not a figure for where running in began."],
-])("what is wrong is said with its stage", (model, words) => {
-  expect(runningInProblem(model)).toBe(words);
+  [withStage({ until: "200" }), "stages.1.until", "A stage ends at a figure above 200."],
+  [withStage({ until: "far" }), "stages.1.until", "A stage ends at a figure above 200."],
+  [withStage({ speed: "slow" }), "stages.1.speed", "A figure above 0, or nothing."],
+  [{ ...MODEL, from: "spring" }, "from", "A figure of at least 0, or nothing."],
+])("what is wrong is said at its field", (model, field, words) => {
+  const problems = runningInProblems(model);
+  expect(problems.map((one) => [one.field, factsProblemWords(one)])).toEqual([[field, words]]);
 });

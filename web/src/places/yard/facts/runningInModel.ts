@@ -1,5 +1,4 @@
 import { type Machine, type Meter, type RunningIn, type RunningInStage } from "@yonderfell/core";
-import { figure } from "../../../words/format.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
 
 export type SpeedUnit = NonNullable<RunningInStage["speedUnit"]>;
@@ -48,23 +47,31 @@ export function modelOfRunningIn({ runningIn }: Pick<Machine, "runningIn">): Run
   };
 }
 
-/** What is still wrong with it, as a line; empty where nothing is. */
-export function runningInProblem({ stages, from }: RunningInModel): string {
+/** What is wrong with how a machine is run in. */
+export type RunningInProblem =
+  | { readonly field: string; readonly code: "not-a-start" }
+  | { readonly field: string; readonly code: "stage-ends-too-early"; readonly after: number }
+  | { readonly field: string; readonly code: "not-above-0" };
+
+/** What is still wrong with it, at its fields. */
+export function runningInProblems({ stages, from }: RunningInModel): readonly RunningInProblem[] {
+  const problems: RunningInProblem[] = [];
   if (stages.length > 0 && from.trim() !== "" && (typedNumber(from) ?? -1) < 0) {
-    return `“${from}” is not a figure for where running in began.`;
+    problems.push({ field: "from", code: "not-a-start" });
   }
-  let before = 0;
-  for (const [index, { until, revolutions, speed }] of stages.entries()) {
-    const end = typedNumber(until);
-    if (end === null || end <= before) {
-      return `Stage ${index + 1} of running in ends at a figure above ${figure(before)}.`;
+  let after = 0;
+  for (const [index, stage] of stages.entries()) {
+    const end = typedNumber(stage.until);
+    if (end === null || end <= after) {
+      problems.push({ field: `stages.${index}.until`, code: "stage-ends-too-early", after });
     }
-    before = end;
-    const isWrong = (text: string): boolean => text.trim() !== "" && (typedNumber(text) ?? 0) <= 0;
-    const wrong = [revolutions, speed].find(isWrong);
-    if (wrong !== undefined) return `“${wrong}” in stage ${index + 1} is not a figure above 0.`;
+    after = Math.max(after, end ?? 0);
+    for (const key of ["revolutions", "speed"] as const) {
+      const isWrong = stage[key].trim() !== "" && (typedNumber(stage[key]) ?? 0) <= 0;
+      if (isWrong) problems.push({ field: `stages.${index}.${key}`, code: "not-above-0" });
+    }
   }
-  return "";
+  return problems;
 }
 
 /** Running in as the form has it, null where it has no stages; what the form does not show stays as it was. */

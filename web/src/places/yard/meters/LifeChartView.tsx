@@ -72,7 +72,7 @@ export default function LifeChartView({
   ].filter((set) => (set as { data: readonly unknown[] }).data.length > 0);
   const words = chartWords(reckoning);
   return (
-    <figure className="h-72">
+    <figure className="relative h-72 overflow-hidden">
       <Scatter
         key={theme}
         data={{ datasets: [...datasets, line] as never }}

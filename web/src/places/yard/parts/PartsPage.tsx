@@ -2,6 +2,7 @@ import type { BoardMachine, Fitment, Part, Task } from "@yonderfell/core";
 import { Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
+import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { figure } from "../../../words/format.js";
 import { cheapestFirst, orderWords, priceWords } from "../../../words/partWords.js";
@@ -60,7 +61,7 @@ function Parts({ machine }: { readonly machine: BoardMachine }): ReactElement | 
       </ul>
       {editing !== undefined && (
         <FitmentForm
-          fitment={editing}
+          fitment={asItStands(plate.fitments, editing)}
           machine={machine.machine}
           parts={parts}
           tasks={tasks}

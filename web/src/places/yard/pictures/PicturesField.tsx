@@ -3,7 +3,7 @@ import { Camera } from "lucide-react";
 import { useRef, type ReactElement } from "react";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { TextField } from "../../../ui/fields.js";
-import type { Field } from "../../../ui/useModel.js";
+import type { Field } from "../../../ui/field.js";
 import { PictureImage } from "./PictureStrip.js";
 import { useTakingPicture } from "./useTakingPicture.js";
 

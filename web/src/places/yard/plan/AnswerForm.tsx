@@ -14,7 +14,8 @@ import { useState, type FormEvent, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
-import { useModel, type Field, type FormModel } from "../../../ui/useModel.js";
+import type { Field } from "../../../ui/field.js";
+import { useModel, type FormModel } from "../../../ui/useModel.js";
 import { typedNumber } from "../../../words/writing.js";
 import { reckonedTexts } from "../../ledger/logModel.js";
 

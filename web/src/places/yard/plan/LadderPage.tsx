@@ -1,50 +1,42 @@
 import {
-  laddersOf,
-  limitOf,
-  limitsOfKind,
-  limitsOnMeter,
   writeLadder,
-  type LadderInput,
+  type ChangedElsewhere,
+  type CommandResult,
   type LadderIssue,
-  type LadderStep,
-  type Limit,
   type Machine,
   type MachineBook,
-  type MeterId,
-  type TaskId,
 } from "@yonderfell/core";
-import { type FormEvent, type ReactElement } from "react";
+import { isEqual } from "es-toolkit";
+import { useMemo, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useCommands } from "../../../app/useCommands.js";
-import { newId } from "../../../data/newId.js";
+import { useMachineBook } from "../../../data/useMachineBook.js";
+import { FormBody } from "../../../form/FormBody.js";
+import { RowsField } from "../../../form/RowsField.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { FormFoot } from "../../../ui/FormFoot.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
-import { RowsField } from "../../../ui/RowsField.js";
-import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { amount } from "../../../words/format.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
+import { Terms } from "../../../ui/Term.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
-import { typedFigure } from "../../../words/writing.js";
-import { useMachineBook } from "../../../data/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
-import { meterFigure } from "./taskModel.js";
-import { Terms } from "../../../ui/Term.js";
+import {
+  emptyStep,
+  ladderInput,
+  ladderProblems,
+  modelOfLadder,
+  stepsOf,
+  type LadderModel,
+  type LadderSteps,
+} from "./ladderModel.js";
+import { LADDER_LABELS, ladderProblemWords } from "./ladderWords.js";
 
-interface StepRow {
-  readonly key: string;
-  readonly id: TaskId | null;
-  readonly at: string;
-  readonly name: string;
-  readonly minutes: string;
-}
-
-interface LadderModel {
-  readonly name: string;
-  readonly meter: string;
-  readonly every: string;
-  readonly rows: readonly StepRow[];
-}
+/** What is answered where the steps have been changed elsewhere meanwhile. */
+const CHANGED: CommandResult<ChangedElsewhere> = {
+  ok: false,
+  issues: [{ code: "changed-elsewhere", section: "tasks", id: "" }],
+};
 
 /** Writes down stacked services as one ladder: its interval, and what each step adds. */
 export default function LadderPage(): ReactElement {
@@ -60,36 +52,37 @@ export default function LadderPage(): ReactElement {
   );
 }
 
-/** The limits of the first step, in all its schools. */
-const limitsOf = (steps: readonly LadderStep[]): Limit[] =>
-  Object.values(steps[0]?.task.regimes ?? {}).flatMap((limits) => limits.map(limitOf));
-
-/** The interval of a ladder on its meter: that of its first step. */
-function intervalOf(steps: readonly LadderStep[], meter: string): number | null {
-  return limitsOnMeter(limitsOf(steps), meter as MeterId)[0]?.every ?? null;
+/** Saves a ladder, only while its steps still stand as they did. */
+function useSaveLadder(
+  book: MachineBook,
+  before: string,
+): {
+  readonly save: (model: LadderModel, source: LadderSteps | null) => Promise<boolean>;
+  readonly failure: string;
+} {
+  const [machine] = book.machines;
+  const navigate = useNavigate();
+  const { run, failure } = useCommands<LadderIssue>(() => "");
+  const save = async (model: LadderModel, source: LadderSteps | null): Promise<boolean> => {
+    const input = ladderInput(model, meterUnit(machine, model.meter));
+    const saved = await run(
+      (storage, around) =>
+        storage.perform(
+          machine.id,
+          ["tasks"],
+          (own, context): CommandResult<LadderIssue | ChangedElsewhere> =>
+            isEqual(stepsOf(own.tasks, before), source)
+              ? writeLadder(own, input, before === "" ? null : before, context)
+              : CHANGED,
+          around,
+        ),
+      "The ladder is saved.",
+      () => navigate(machinePath(machine.id, "/plan")),
+    );
+    return saved !== null;
+  };
+  return { save, failure };
 }
-
-function meterOf(steps: readonly LadderStep[], book: MachineBook): string {
-  const hours = (book.machines[0].meters ?? []).find(({ measure }) => measure === "hours");
-  return (
-    limitsOfKind(limitsOf(steps), "meter")[0]?.meter ??
-    hours?.id ??
-    book.machines[0].meters?.[0]?.id ??
-    ""
-  );
-}
-
-function rowsOf(steps: readonly LadderStep[], every: number): StepRow[] {
-  return steps.map(({ task, multiple }) => ({
-    key: task.id,
-    id: task.id,
-    at: typedFigure(every * multiple),
-    name: task.name,
-    minutes: task.minutes ? typedFigure(task.minutes) : "",
-  }));
-}
-
-const FRESH = [250, 500, 1000, 2000];
 
 function LadderForm({
   book,
@@ -100,78 +93,65 @@ function LadderForm({
   readonly before: string;
 }): ReactElement {
   const [machine] = book.machines;
-  const form = useModel((): LadderModel => {
-    const steps = laddersOf(book.tasks).get(before) ?? [];
-    const meter = meterOf(steps, book);
-    const every = intervalOf(steps, meter) ?? 250;
-    const fresh = FRESH.map((at) => ({ ...emptyStep(), at: String(at) }));
-    const rows = steps.length === 0 ? fresh : rowsOf(steps, every);
-    return { name: before === "" ? "hours" : before, meter, every: typedFigure(every), rows };
+  const steps = useMemo(() => stepsOf(book.tasks, before), [book.tasks, before]);
+  const form = useForm({
+    form: "ladder",
+    of: `${machine.id} ${before}`,
+    source: steps,
+    modelOf: (source) => modelOfLadder(source, before, machine),
+    labels: LADDER_LABELS,
+    problemsOf: (typed) => ladderProblems(typed, book, before),
+    problemWords: ladderProblemWords,
   });
-  const { model } = form;
   const plan = machinePath(machine.id, "/plan");
-  const unit = meterUnit(machine, model.meter);
-  const { write, failure } = useWriting(book, before, unit);
-  const figure = (text: string): number => meterFigure(text, unit) ?? Number.NaN;
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    const steps = model.rows.map(({ id, at, name, minutes }) => ({
-      ...{ id, name, at: figure(at) },
-      minutes: minutes.trim() === "" ? null : meterFigure(minutes, "min"),
-    }));
-    const { name, meter, every } = model;
-    void write({ name, meter: meter as MeterId, every: figure(every), steps });
-  };
+  const { save, failure } = useSaveLadder(book, before);
   return (
-    <form onSubmit={save} noValidate className="max-w-[60rem] space-y-4">
+    <FormBody
+      form={form}
+      onSave={save}
+      failure={failure}
+      className="max-w-[60rem] space-y-4"
+      foot={
+        <FormFoot>
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Save the ladder
+          </button>
+          <Link to={plan} className={QUIET_BUTTON} onClick={form.startAfresh}>
+            Leave it as it was
+          </Link>
+        </FormFoot>
+      }
+    >
       <h2 className="text-large font-bold">Ladder of stacked services</h2>
       <p className="max-w-[64ch] text-quiet">
         Each larger step includes the smaller ones whose turn it is as well; write down what each
         adds. A step left out stays a task of its own.
       </p>
       <Terms words={["ladder", "turn"]} />
-      <LadderFields form={form} machine={machine} unit={unit} />
-      <p role="alert" className="font-semibold text-due">
-        {failure}
-      </p>
-      <FormFoot>
-        <button type="submit" className={PRIMARY_BUTTON}>
-          Save the ladder
-        </button>
-        <Link to={plan} className={QUIET_BUTTON}>
-          Leave it as it was
-        </Link>
-      </FormFoot>
-    </form>
+      <LadderFields form={form} machine={machine} />
+    </FormBody>
   );
 }
 
 function LadderFields({
-  form: { model, set, field },
+  form: { model, field },
   machine,
-  unit,
 }: {
-  readonly form: FormModel<LadderModel>;
+  readonly form: FormInHand<LadderModel, LadderSteps | null>;
   readonly machine: Machine;
-  readonly unit: Unit;
 }): ReactElement {
+  const unit = meterUnit(machine, model.meter);
   const meters = (machine.meters ?? []).map(
     (meter) => [meter.id as string, `${meterName({ meter })}, ${meter.unit}`] as const,
   );
   return (
     <>
       <div className="grid gap-x-5 sm:grid-cols-3">
-        <TextField label="Name" {...field("name")} />
-        <SelectField label="Counted by" choices={meters} {...field("meter")} />
-        <TextField label={`First step every, in ${unit}`} isMono {...field("every")} />
+        <TextField {...field("name")} />
+        <SelectField choices={meters} {...field("meter")} />
+        <TextField {...field("every")} label={`${field("every").label}, in ${unit}`} isMono />
       </div>
-      <RowsField
-        rows={model.rows}
-        keyOf={(row) => row.key}
-        noun="step"
-        empty={emptyStep}
-        onChange={(rows) => set({ rows: [...rows] })}
-      >
+      <RowsField {...field("rows")} keyOf={(row) => row.key} noun="step" empty={emptyStep}>
         {(_row, rowField) => (
           <div className="grid gap-x-4 sm:grid-cols-[7rem_1fr_8rem]">
             <TextField label={`At, in ${unit}`} isMono {...rowField("at")} />
@@ -182,54 +162,4 @@ function LadderFields({
       </RowsField>
     </>
   );
-}
-
-const emptyStep = (): StepRow => ({ key: newId(), id: null, at: "", name: "", minutes: "" });
-
-type Unit = "km" | "mi" | "h";
-
-function useWriting(
-  book: MachineBook,
-  before: string,
-  unit: Unit,
-): {
-  readonly write: (input: LadderInput) => Promise<void>;
-  readonly failure: string;
-} {
-  const navigate = useNavigate();
-  const { run, failure } = useCommands<LadderIssue>((issue) => ladderIssueWords(issue, unit));
-  const { id } = book.machines[0];
-  const write = async (input: LadderInput): Promise<void> => {
-    await run(
-      (storage, around) =>
-        storage.perform(
-          id,
-          ["tasks"],
-          (own, context) => writeLadder(own, input, before === "" ? null : before, context),
-          around,
-        ),
-      "The ladder is saved.",
-      () => navigate(machinePath(id, "/plan")),
-    );
-  };
-  return { write, failure };
-}
-
-function ladderIssueWords(issue: LadderIssue, unit: Unit): string {
-  switch (issue.code) {
-    case "name-missing":
-      return "Give the ladder a name.";
-    case "interval-missing":
-      return "Say every how much the first step comes, a figure above 0.";
-    case "no-first-step":
-      return `Write down the step at ${amount(issue.every, unit)}, the first of it.`;
-    case "step-name-missing":
-      return `Say what the step at ${amount(issue.at, unit)} adds, or leave it out.`;
-    case "not-a-multiple":
-      return Number.isFinite(issue.at)
-        ? `A step at ${amount(issue.at, unit)} does not fit: it must be a whole multiple of ${amount(issue.every, unit)}.`
-        : "Each step needs its figure.";
-    case "two-steps-at":
-      return `Two steps stand at ${amount(issue.at, unit)}; put them together.`;
-  }
 }

@@ -3,8 +3,8 @@ import type { ReactElement } from "react";
 import { DayField } from "../../../ui/DayField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { SelectField } from "../../../ui/fields.js";
-import { RowsField } from "../../../ui/RowsField.js";
-import type { Field, FormModel } from "../../../ui/useModel.js";
+import { RowsField } from "../../../form/RowsField.js";
+import type { Field, FieldsOf } from "../../../ui/field.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { emptyLimit, meterFigure, type LimitRow } from "./taskModel.js";
@@ -15,6 +15,7 @@ const PRODUCTS = "Only with these products: mineral, full synthetic, …";
 export function LimitFields({
   value: rows,
   onChange,
+  problemAt = () => "",
   machine,
   isGrid,
   usesFluid,
@@ -34,7 +35,8 @@ export function LimitFields({
   ];
   return (
     <RowsField
-      rows={rows}
+      value={rows}
+      problemAt={problemAt}
       keyOf={(row) => row.key}
       noun="limit"
       empty={() =>
@@ -81,7 +83,7 @@ function WhereFrom({
   isGrid,
 }: {
   readonly row: LimitRow;
-  readonly field: FormModel<LimitRow>["field"];
+  readonly field: FieldsOf<LimitRow>;
   readonly isGrid: boolean;
 }): ReactElement {
   const isCalendar = row.by === "months" || row.by === "days";

@@ -46,7 +46,12 @@ export function Reminders({ book }: { readonly book: MachineBook }): ReactElemen
         ))}
       </ul>
       {editing !== undefined && (
-        <ReminderForm reminder={editing} book={book} onClose={() => setEditing(undefined)} />
+        <ReminderForm
+          key={editing?.code ?? ""}
+          code={editing?.code ?? null}
+          book={book}
+          onClose={() => setEditing(undefined)}
+        />
       )}
     </section>
   );

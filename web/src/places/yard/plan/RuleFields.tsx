@@ -2,15 +2,15 @@ import { SCHOOLS, type Machine, type Task } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
 import { CheckField, SelectField, TextField } from "../../../ui/fields.js";
-import { RowsField } from "../../../ui/RowsField.js";
-import type { FormModel } from "../../../ui/useModel.js";
+import type { FormInHand } from "../../../form/useForm.js";
+import { RowsField } from "../../../form/RowsField.js";
 import { meterName } from "../../../words/limitWords.js";
 import { LimitFields } from "./LimitFields.js";
 import { emptyLimit, type TaskModel } from "./taskModel.js";
 import { Terms } from "../../../ui/Term.js";
 
 interface RuleProps {
-  readonly form: FormModel<TaskModel>;
+  readonly form: FormInHand<TaskModel, Task | null>;
   readonly machine: Machine;
   /** The machine's other tasks. */
   readonly others: readonly Task[];
@@ -31,7 +31,7 @@ export function RuleFields({ form, machine, others }: RuleProps): ReactElement {
         When
       </h2>
       <div className="max-w-[24rem]">
-        <SelectField label="It is due" choices={TIES} {...field("tie")} />
+        <SelectField choices={TIES} {...field("tie")} />
       </div>
       {model.tie === "own" && <OwnLimits form={form} machine={machine} others={others} />}
       {model.tie === "nth" && <NthFields form={form} machine={machine} others={others} />}
@@ -55,24 +55,23 @@ const EACH_USE = [
 ] as const;
 
 function OwnLimits({ form, machine }: RuleProps): ReactElement {
-  const { model, set, field } = form;
+  const { model, field } = form;
   const first = machine.meters?.[0]?.id ?? "months";
   const names = model.regimes.map(({ name }) => name);
   const next = SCHOOLS.find((school) => !names.includes(school)) ?? "";
   return (
     <>
       <div className="grid gap-x-5 sm:grid-cols-3">
-        <SelectField label="Counted" choices={ANCHORS} {...field("anchor")} />
-        <SelectField label="Of several limits" choices={COMBINE} {...field("combine")} />
-        <SelectField label="Each use" choices={EACH_USE} {...field("eachUse")} />
+        <SelectField choices={ANCHORS} {...field("anchor")} />
+        <SelectField choices={COMBINE} {...field("combine")} />
+        <SelectField choices={EACH_USE} {...field("eachUse")} />
       </div>
       <Terms words={["school", "grace", "turn"]} />
       <RowsField
-        rows={model.regimes}
+        {...field("regimes")}
         keyOf={(row) => row.key}
         noun="school"
         empty={() => ({ key: newId(), name: next, forLife: false, limits: [emptyLimit(first)] })}
-        onChange={(regimes) => set({ regimes })}
       >
         {(row, regimeField) => (
           <>
@@ -92,12 +91,8 @@ function OwnLimits({ form, machine }: RuleProps): ReactElement {
         )}
       </RowsField>
       <div className="grid gap-x-5 sm:grid-cols-[14rem_1fr]">
-        <TextField
-          label="On this task another school than the machine’s"
-          offered={names}
-          {...field("regime")}
-        />
-        <TextField label="Why" {...field("regimeReason")} />
+        <TextField offered={names} {...field("regime")} />
+        <TextField {...field("regimeReason")} />
       </div>
     </>
   );
@@ -111,8 +106,8 @@ function NthFields({ form: { field }, others }: RuleProps): ReactElement {
   const free = others.filter((task) => !task.nth && !task.follows);
   return (
     <div className="grid gap-x-5 sm:grid-cols-[10rem_1fr]">
-      <TextField label="With every … turn" isMono {...field("nthEvery")} />
-      <SelectField label="of" choices={choicesOf(free)} {...field("nthOf")} />
+      <TextField isMono {...field("nthEvery")} />
+      <SelectField choices={choicesOf(free)} {...field("nthOf")} />
     </div>
   );
 }
@@ -127,9 +122,9 @@ function FollowsFields({ form: { field }, others, machine }: RuleProps): ReactEl
   const free = others.filter((task) => !task.follows);
   return (
     <div className="grid gap-x-5 sm:grid-cols-[8rem_12rem_1fr]">
-      <TextField label="So much later" isMono {...field("followsAmount")} />
-      <SelectField label="Counted in" choices={by} {...field("followsBy")} />
-      <SelectField label="after" choices={choicesOf(free)} {...field("followsTask")} />
+      <TextField isMono {...field("followsAmount")} />
+      <SelectField choices={by} {...field("followsBy")} />
+      <SelectField choices={choicesOf(free)} {...field("followsTask")} />
     </div>
   );
 }

@@ -64,7 +64,10 @@ export default function SchoolsChart({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme decides what the colours are
   }, [sums, currency, theme]);
   return (
-    <div style={{ height: 70 + sums.length * 38 }} className="mb-5 max-w-[56rem]">
+    <div
+      style={{ height: 70 + sums.length * 38 }}
+      className="relative mb-5 max-w-[56rem] overflow-hidden"
+    >
       <Bar
         data={data}
         options={options}

@@ -1,18 +1,20 @@
-import type { Book, MachineBook, MachinePlate, Part, Task } from "@yonderfell/core";
+import type { Book, Machine, MachineBook, MachinePlate, Part, Task } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useMemo, useState, type FormEvent, type ReactElement } from "react";
+import { useMemo, useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useBook } from "../../../app/openBook.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { FormBody } from "../../../form/FormBody.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { TextField } from "../../../ui/fields.js";
-import { useModel } from "../../../ui/useModel.js";
 import { figure } from "../../../words/format.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { Preview } from "./Preview.js";
 import { RuleFields } from "./RuleFields.js";
-import { modelOf, taskOf } from "./taskModel.js";
+import { TASK_LABELS, taskProblemWords } from "./taskFormWords.js";
+import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 import { WorkFields } from "./WorkFields.js";
 
 /** Writes down a task: when it is due, what it takes; its rule read back with its next turns. */
@@ -48,7 +50,10 @@ interface LoadedProps {
 
 function Loaded({ wanted, book, ...rest }: LoadedProps): ReactElement {
   const task = book.tasks.find((one) => one.id === wanted) ?? null;
-  if (task === null && wanted !== "new") {
+  const [opened] = useState(task);
+  // One that was taken out elsewhere stays in hand with what is typed.
+  const inHand = task ?? opened;
+  if (inHand === null && wanted !== "new") {
     return (
       <p>
         The machine has no such task.{" "}
@@ -58,7 +63,19 @@ function Loaded({ wanted, book, ...rest }: LoadedProps): ReactElement {
       </p>
     );
   }
-  return <TaskForm task={task} book={book} {...rest} />;
+  return <TaskForm task={inHand} book={book} {...rest} />;
+}
+
+function useTaskForm(task: Task | null, machine: Machine): FormInHand<TaskModel, Task | null> {
+  return useForm({
+    form: "task",
+    of: task?.id ?? `new ${machine.id}`,
+    source: task,
+    modelOf: (source) => modelOf(source, machine),
+    labels: TASK_LABELS,
+    problemsOf: (typed) => taskOf(typed, task, machine).problems,
+    problemWords: taskProblemWords,
+  });
 }
 
 function TaskForm({
@@ -69,51 +86,54 @@ function TaskForm({
   settings,
 }: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
   const [machine] = book.machines;
-  const form = useModel(() => modelOf(task, machine));
+  const form = useTaskForm(task, machine);
   const { model, field } = form;
   const { keep, failure } = useKeep();
   const navigate = useNavigate();
-  const [wasTried, setWasTried] = useState(false);
   const read = useMemo(() => taskOf(model, task, machine), [model, task, machine]);
+  const [first] = read.problems;
   const plan = machinePath(machine.id, "/plan");
   const others = book.tasks.filter((one) => one.id !== task?.id);
-  const store = async (after: Task | null): Promise<void> => {
-    if (await keep("tasks", task, after)) await navigate(plan);
-  };
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    setWasTried(true);
-    if (read.task !== null) void store(read.task);
+  const nameOf = (id: string): string => others.find((one) => one.id === id)?.name ?? "nothing";
+  const store = async (before: Task | null, after: Task | null): Promise<boolean> => {
+    const isSaved = await keep("tasks", before, after);
+    if (isSaved) await navigate(plan);
+    return isSaved;
   };
   return (
-    <form
-      onSubmit={save}
-      noValidate
-      className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_22rem]"
-    >
-      <div className="space-y-6">
-        <TextField label="Task" autoFocus={task === null} {...field("name")} />
+    <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <FormBody
+        form={form}
+        onSave={(typed, before) => store(before, taskOf(typed, before, machine).task)}
+        failure={failure}
+        said={{ nthOf: nameOf, followsTask: nameOf }}
+        className="space-y-6"
+        foot={
+          <FormFoot>
+            <button type="submit" className={PRIMARY_BUTTON}>
+              Save the task
+            </button>
+            <Link to={plan} className={QUIET_BUTTON} onClick={form.startAfresh}>
+              Leave it as it was
+            </Link>
+            {task !== null && <TakeOut onTakeOut={() => void store(form.source, null)} />}
+          </FormFoot>
+        }
+      >
+        <TextField autoFocus={task === null} {...field("name")} />
         <RuleFields form={form} machine={machine} others={others} />
         <WorkFields form={form} fluids={plate.fluids} others={others} />
         {task !== null && <PartsNeeded task={task} plate={plate} parts={parts} />}
-        <div role="alert" className="font-semibold text-due">
-          {wasTried && <p>{read.problem}</p>}
-          <p>{failure}</p>
-        </div>
-        <FormFoot>
-          <button type="submit" className={PRIMARY_BUTTON}>
-            Save the task
-          </button>
-          <Link to={plan} className={QUIET_BUTTON}>
-            Leave it as it was
-          </Link>
-          {task !== null && <TakeOut onTakeOut={() => void store(null)} />}
-        </FormFoot>
-      </div>
+      </FormBody>
       <div className="lg:sticky lg:top-4 lg:self-start">
-        <Preview task={read.task} problem={read.problem} book={book} settings={settings} />
+        <Preview
+          task={read.task}
+          problem={first === undefined ? "" : taskProblemWords(first)}
+          book={book}
+          settings={settings}
+        />
       </div>
-    </form>
+    </div>
   );
 }
 

@@ -3,8 +3,8 @@ import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
 import { choicesOrNone, NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
-import { RowsField } from "../../../ui/RowsField.js";
-import type { FormModel } from "../../../ui/useModel.js";
+import type { FormInHand } from "../../../form/useForm.js";
+import { RowsField } from "../../../form/RowsField.js";
 import type { TaskModel } from "./taskModel.js";
 import { Terms } from "../../../ui/Term.js";
 
@@ -17,11 +17,11 @@ export function WorkFields({
   fluids,
   others,
 }: {
-  readonly form: FormModel<TaskModel>;
+  readonly form: FormInHand<TaskModel, Task | null>;
   readonly fluids: readonly Fluid[];
   readonly others: readonly Task[];
 }): ReactElement {
-  const { model, set, field } = form;
+  const { model, field } = form;
   const systems = [
     ["", "choose a fluid"] as const,
     ...fluids.map((fluid) => [fluid.id as string, fluid.system] as const),
@@ -34,24 +34,19 @@ export function WorkFields({
       <h2 id="work" className="text-large font-bold">
         The work
       </h2>
-      <NoteField label="What is done" {...field("note")} />
+      <NoteField {...field("note")} />
       <div className="grid gap-x-5 sm:grid-cols-3">
-        <TextField label="Minutes of work" isMono {...field("minutes")} />
-        <TextField
-          label="What is opened or taken off for it"
-          offered={known("access")}
-          {...field("access")}
-        />
-        <TextField label="Step of the ladder" offered={known("ladder")} {...field("ladder")} />
+        <TextField isMono {...field("minutes")} />
+        <TextField offered={known("access")} {...field("access")} />
+        <TextField offered={known("ladder")} {...field("ladder")} />
       </div>
       <Terms words={["ladder"]} />
       <h3 className="font-semibold">Fluids it uses</h3>
       <RowsField
-        rows={model.uses}
+        {...field("uses")}
         keyOf={(row) => row.key}
         noun="fluid"
         empty={() => ({ key: newId(), fluid: "", condition: "", quantity: "" })}
-        onChange={(uses) => set({ uses })}
       >
         {(_row, rowField) => (
           <div className="grid gap-x-4 sm:grid-cols-3">
@@ -66,8 +61,8 @@ export function WorkFields({
         )}
       </RowsField>
       <div className="grid gap-x-5 sm:grid-cols-[14rem_1fr]">
-        <SelectField label="Is it work for others?" choices={OUTSIDE} {...field("outside")} />
-        {model.outside !== "" && <TextField label="What to tell the workshop" {...field("tell")} />}
+        <SelectField choices={OUTSIDE} {...field("outside")} />
+        {model.outside !== "" && <TextField {...field("tell")} />}
       </div>
     </section>
   );

@@ -2,6 +2,7 @@ import { dayOf, machineBookOf, type Machine, type MachineId, type Task } from "@
 import { BOOK, onTheBoard, TODAY } from "../../../../test/skarrowVale.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { turnsOf } from "./turnsOf.js";
+import { taskProblemWords } from "./taskFormWords.js";
 import { emptyLimit, modelOf, taskOf, type TaskModel } from "./taskModel.js";
 
 const BUS = onTheBoard("m-bus").machine;
@@ -24,8 +25,8 @@ test("every task of Skarrow Vale comes out of the form as it went in", () => {
   expect(tasks.length).toBeGreaterThan(80);
   for (const task of tasks) {
     const machine = (BOOK.machines ?? []).find(({ id }) => id === task.machine) as Machine;
-    const { task: after, problem } = taskOf(modelOf(task, machine), task, machine);
-    expect([task.name, problem]).toEqual([task.name, ""]);
+    const { task: after, problems } = taskOf(modelOf(task, machine), task, machine);
+    expect([task.name, problems]).toEqual([task.name, []]);
     expect(said(after)).toEqual(said(task));
   }
 });
@@ -63,7 +64,19 @@ test.each<[string, Partial<TaskModel>, RegExp]>([
     /Choose each fluid/,
   ],
 ])("a task with %s is answered", (_, patch, problem) => {
-  expect(taskOf({ ...NEW, ...patch }, null, BUS).problem).toMatch(problem);
+  const { task, problems } = taskOf({ ...NEW, ...patch }, null, BUS);
+  expect(task).toBeNull();
+  expect(problems.map(taskProblemWords).join()).toMatch(problem);
+});
+
+test("all that is wrong is said at once, each at its field", () => {
+  const patch = { ...limited({ every: "often", grace: "some" }), name: "", minutes: "long" };
+  expect(taskOf({ ...NEW, ...patch }, null, BUS).problems).toEqual([
+    { field: "name", code: "name-missing" },
+    { field: "minutes", code: "not-above-0" },
+    { field: "regimes.0.limits.0.every", code: "not-above-0" },
+    { field: "regimes.0.limits.0.grace", code: "not-above-0" },
+  ]);
 });
 
 test.each<[object, object]>([

@@ -7,15 +7,21 @@ import {
   type LimitRecord,
   type Machine,
   type MeterId,
-  type Quantity,
   type Task,
   type TaskId,
   type TaskUse,
   type Unit,
 } from "@yonderfell/core";
 import { newId } from "../../../data/newId.js";
+import {
+  figureTyped,
+  isEmpty,
+  isWhole,
+  listTyped,
+  orNull,
+  quantityTyped,
+} from "../../../form/typed.js";
 import { readQuantity } from "../../../ui/readQuantity.js";
-import { asTyped } from "../../../words/quantityWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
 
@@ -76,42 +82,39 @@ export interface TaskModel {
   readonly ladder: string;
 }
 
-const typed = (value: number | null | undefined): string =>
-  value === null || value === undefined ? "" : typedFigure(value);
-
 /** A limit in which nothing is said yet. */
 export function emptyLimit(by: string): LimitRow {
   const none = { every: "", at: "", from: "", grace: "", hard: false, products: "" };
   return { key: newId(), by, ...none };
 }
 
-function limitRow(record: LimitRecord): LimitRow {
+function limitRow(record: LimitRecord, index: number): LimitRow {
   const limit = limitOf(record);
   const shared = {
-    key: newId(),
-    grace: limit.grace === 0 ? "" : typed(limit.grace),
+    key: String(index),
+    grace: limit.grace === 0 ? "" : figureTyped(limit.grace),
     hard: limit.hard,
     products: limit.products.join(", "),
   };
   switch (limit.kind) {
     case "meter": {
       const at = limit.at.map((one) => typedFigure(one)).join("; ");
-      return { ...shared, by: limit.meter, every: typed(limit.every), at, from: "" };
+      return { ...shared, by: limit.meter, every: figureTyped(limit.every), at, from: "" };
     }
     case "calendar": {
       const { interval, from } = limit;
       const by = interval.months === undefined ? "days" : "months";
-      const every = typed(interval.months ?? interval.days);
+      const every = figureTyped(interval.months ?? interval.days);
       return { ...shared, by, every, at: "", from: from === null ? "" : formatDay(from) };
     }
   }
 }
 
-/** A task as the form begins with it; `firstMeter` is what a new limit counts on. */
+/** A task as the form begins with it. */
 export function modelOf(task: Task | null, machine: Machine): TaskModel {
   const by = machine.meters?.[0]?.id ?? "months";
-  const regimes = Object.entries(task?.regimes ?? {}).map(([name, limits]) => ({
-    key: newId(),
+  const regimes = Object.entries(task?.regimes ?? {}).map(([name, limits], index) => ({
+    key: String(index),
     name,
     forLife: limits.length === 0 && !task?.eachUse,
     limits: limits.map(limitRow),
@@ -128,25 +131,23 @@ export function modelOf(task: Task | null, machine: Machine): TaskModel {
     combine: task?.combine ?? "first",
     eachUse: task?.eachUse ?? "",
     nthOf: task?.nth?.of ?? "",
-    nthEvery: typed(task?.nth?.every ?? 2),
+    nthEvery: figureTyped(task?.nth?.every ?? 2),
     followsTask: task?.follows?.task ?? "",
     followsBy: task?.follows?.meter ?? "days",
-    followsAmount: typed(task?.follows?.amount ?? task?.follows?.days),
+    followsAmount: figureTyped(task?.follows?.amount ?? task?.follows?.days),
     access: task?.access ?? "",
-    minutes: typed(task?.minutes),
-    uses: (task?.uses ?? []).map((use) => ({
-      key: newId(),
+    minutes: figureTyped(task?.minutes),
+    uses: (task?.uses ?? []).map((use, index) => ({
+      key: String(index),
       fluid: use.fluid,
       condition: use.condition ?? "",
-      quantity: use.quantity ? asTyped(use.quantity) : "",
+      quantity: quantityTyped(use.quantity),
     })),
     outside: task?.outside?.because ?? "",
     tell: task?.outside?.tell ?? "",
     ladder: task?.ladder ?? "",
   };
 }
-
-const orNull = (text: string): string | null => (text.trim() === "" ? null : text.trim());
 
 /** A figure in a meter's unit, typed with its own unit or without: `250h`, `12 k`, `8000 mi`; null where it is none. */
 export function meterFigure(text: string, unit: Unit): number | null {
@@ -156,146 +157,167 @@ export function meterFigure(text: string, unit: Unit): number | null {
   return dimensionOf(quantity.unit) === dimensionOf(unit) ? valueIn(quantity, unit) : null;
 }
 
-/** What is wrong in the form, in words; thrown within it and caught by {@link taskOf}. */
-class Wrong extends Error {}
+/** What is wrong with a task as it is typed. */
+export interface TaskProblem {
+  readonly field: string;
+  readonly code:
+    | "name-missing"
+    | "school-reason-missing"
+    | "school-name-missing"
+    | "school-names-alike"
+    | "school-empty"
+    | "not-whole"
+    | "not-above-0"
+    | "milestones-fall"
+    | "limit-empty"
+    | "task-missing"
+    | "fluid-missing"
+    | "not-an-amount";
+}
 
-function whole(text: string, what: string): number {
-  const value = typedNumber(text);
-  if (value === null || !Number.isInteger(value) || value < 1) {
-    throw new Wrong(`${what} must be a whole number from 1 on.`);
+/** Reads a form on and notes at which fields something is wrong. */
+class Reading {
+  readonly problems: TaskProblem[] = [];
+
+  constructor(private readonly machine: Machine) {}
+
+  wrong(field: string, code: TaskProblem["code"]): void {
+    this.problems.push({ field, code });
   }
-  return value;
-}
 
-function above(text: string, unit: MeterId | string, machine: Machine, what: string): number {
-  const value = meterFigure(text, meterUnit(machine, unit));
-  if (value === null || value <= 0) throw new Wrong(`${what} must be a figure above 0.`);
-  return value;
-}
+  /** A whole number from 1 on; 0 where it is none. */
+  whole(text: string, field: string): number {
+    if (isWhole(text, 1)) return Number(typedNumber(text));
+    this.wrong(field, "not-whole");
+    return 0;
+  }
 
-function limitTyped(row: LimitRow, machine: Machine): LimitRecord {
-  const kinds = row.products
-    .split(",")
-    .map((kind) => kind.trim())
-    .filter((kind) => kind !== "");
-  const shared = {
-    ...(row.hard ? { hard: true } : {}),
-    ...(kinds.length === 0 ? {} : { for: kinds }),
-  };
-  if (row.by === "months" || row.by === "days") {
-    const grace = row.grace.trim() === "" ? {} : { grace: whole(row.grace, "Days of grace") };
+  /** A figure above 0 in the unit of a meter; 0 where it is none. */
+  above(text: string, meter: string, field: string): number {
+    const value = meterFigure(text, meterUnit(this.machine, meter));
+    if (value !== null && value > 0) return value;
+    this.wrong(field, "not-above-0");
+    return 0;
+  }
+
+  limit(row: LimitRow, field: string): LimitRecord {
+    const kinds = listTyped(row.products);
+    const shared = {
+      ...(row.hard ? { hard: true } : {}),
+      ...(kinds.length === 0 ? {} : { for: kinds }),
+    };
+    return row.by === "months" || row.by === "days"
+      ? { ...this.calendarLimit(row, row.by, field), ...shared }
+      : { ...this.meterLimit(row, field), ...shared };
+  }
+
+  private calendarLimit(row: LimitRow, by: "months" | "days", field: string): LimitRecord {
+    const grace = isEmpty(row.grace) ? {} : { grace: this.whole(row.grace, `${field}.grace`) };
     const from = row.from === "" ? {} : { from: row.from };
-    return { [row.by]: whole(row.every, `Every so many ${row.by}`), ...from, ...grace, ...shared };
+    return { [by]: this.whole(row.every, `${field}.every`), ...from, ...grace };
   }
-  const parts = row.at.split(/;|,\s/).filter((part) => part.trim() !== "");
-  const at = parts.map((part) => above(part, row.by, machine, "Each milestone"));
-  if (at.some((value, index) => value <= (at[index - 1] ?? 0))) {
-    throw new Wrong("Milestones must rise, each above the one before.");
+
+  private meterLimit(row: LimitRow, field: string): LimitRecord {
+    const parts = row.at.split(/;|,\s/).filter((part) => !isEmpty(part));
+    const at = parts.map((part) => this.above(part, row.by, `${field}.at`));
+    if (at.some((value, index) => value <= (at[index - 1] ?? 0))) {
+      this.wrong(`${field}.at`, "milestones-fall");
+    }
+    const hasEvery = !isEmpty(row.every);
+    if (!hasEvery && at.length === 0) this.wrong(`${field}.every`, "limit-empty");
+    return {
+      meter: row.by as MeterId,
+      ...(at.length === 0 ? {} : { at }),
+      ...(hasEvery ? { every: this.above(row.every, row.by, `${field}.every`) } : {}),
+      ...(isEmpty(row.grace) ? {} : { grace: this.above(row.grace, row.by, `${field}.grace`) }),
+    };
   }
-  const hasEvery = row.every.trim() !== "";
-  if (!hasEvery && at.length === 0) throw new Wrong("Say every how much, or at which figures.");
-  return {
-    meter: row.by as MeterId,
-    ...(at.length === 0 ? {} : { at }),
-    ...(hasEvery ? { every: above(row.every, row.by, machine, "Every so much") } : {}),
-    ...(row.grace.trim() === "" ? {} : { grace: above(row.grace, row.by, machine, "The grace") }),
-    ...shared,
-  };
+
+  regimes(model: TaskModel): Record<string, LimitRecord[]> {
+    const names = model.regimes.map(({ name }) => name.trim());
+    const regimes = model.regimes.map((regime, index): [string, LimitRecord[]] => {
+      const field = `regimes.${index}`;
+      const name = regime.name.trim();
+      if (name === "") this.wrong(`${field}.name`, "school-name-missing");
+      else if (names.indexOf(name) < index) this.wrong(`${field}.name`, "school-names-alike");
+      const rows = regime.forLife ? [] : regime.limits;
+      const isSaid = regime.forLife || rows.length > 0 || model.eachUse !== "";
+      if (!isSaid) this.wrong(`${field}.name`, "school-empty");
+      return [name, rows.map((row, at) => this.limit(row, `${field}.limits.${at}`))];
+    });
+    return Object.fromEntries(regimes);
+  }
+
+  tie(model: TaskModel): Partial<Task> {
+    const none = { nth: null, follows: null };
+    if (model.tie === "own") return { ...none, regimes: this.regimes(model) };
+    if (model.tie === "nth") {
+      if (model.nthOf === "") this.wrong("nthOf", "task-missing");
+      const nth = { of: model.nthOf as TaskId, every: this.whole(model.nthEvery, "nthEvery") };
+      return { ...none, nth, regimes: null };
+    }
+    if (model.followsTask === "") this.wrong("followsTask", "task-missing");
+    const { followsAmount: amount, followsBy: by } = model;
+    const task = model.followsTask as TaskId;
+    const follows =
+      by === "days"
+        ? { task, days: this.whole(amount, "followsAmount") }
+        : { task, meter: by as MeterId, amount: this.above(amount, by, "followsAmount") };
+    return { ...none, follows, regimes: null };
+  }
+
+  use({ fluid, condition, quantity }: UseRow, index: number): TaskUse {
+    if (fluid === "") this.wrong(`uses.${index}.fluid`, "fluid-missing");
+    const read = isEmpty(quantity) ? null : readQuantity(quantity, { unit: "L", also: ["mass"] });
+    if (read !== null && !read.ok) this.wrong(`uses.${index}.quantity`, "not-an-amount");
+    return {
+      fluid: fluid as FluidId,
+      ...(condition === "" ? {} : { condition }),
+      ...(read?.ok === true ? { quantity: read.value.quantity } : {}),
+    };
+  }
+
+  task(model: TaskModel, before: Task | null): Task {
+    if (isEmpty(model.name)) this.wrong("name", "name-missing");
+    const isOverridden = model.tie === "own" && !isEmpty(model.regime);
+    if (isOverridden && isEmpty(model.regimeReason)) {
+      this.wrong("regimeReason", "school-reason-missing");
+    }
+    const minutes = isEmpty(model.minutes) ? null : meterFigure(model.minutes, "min");
+    if (!isEmpty(model.minutes) && (minutes === null || minutes <= 0)) {
+      this.wrong("minutes", "not-above-0");
+    }
+    const outside =
+      model.outside === "" ? null : { because: model.outside, tell: orNull(model.tell) };
+    return {
+      ...before,
+      id: before?.id ?? (newId() as TaskId),
+      machine: this.machine.id,
+      name: model.name.trim(),
+      note: orNull(model.note),
+      ...this.tie(model),
+      regime: isOverridden ? model.regime.trim() : null,
+      regimeReason: isOverridden ? model.regimeReason.trim() : null,
+      anchor: model.anchor,
+      combine: model.combine,
+      eachUse: model.eachUse === "" ? null : model.eachUse,
+      access: orNull(model.access),
+      minutes,
+      uses: model.uses.map((row, index) => this.use(row, index)),
+      outside,
+      ladder: orNull(model.ladder),
+    };
+  }
 }
 
-function regimesOf(model: TaskModel, machine: Machine): Record<string, LimitRecord[]> {
-  const names = model.regimes.map(({ name }) => name.trim());
-  if (names.some((name) => name === "")) throw new Wrong("Name each school.");
-  if (new Set(names).size < names.length) throw new Wrong("Two schools have one name.");
-  const regimes = model.regimes.map((regime): [string, LimitRecord[]] => {
-    const limits = regime.forLife ? [] : regime.limits.map((row) => limitTyped(row, machine));
-    const isSaid = regime.forLife || limits.length > 0 || model.eachUse !== "";
-    if (!isSaid) throw new Wrong(`Give ${regime.name} a limit, or say it is for life.`);
-    return [regime.name.trim(), limits];
-  });
-  return Object.fromEntries(regimes);
-}
-
-function tieOf(model: TaskModel, machine: Machine): Partial<Task> {
-  const none = { nth: null, follows: null };
-  if (model.tie === "nth") {
-    if (model.nthOf === "") throw new Wrong("Choose the task it goes with.");
-    const nth = { of: model.nthOf as TaskId, every: whole(model.nthEvery, "Every how many turns") };
-    return { ...none, nth, regimes: null };
-  }
-  if (model.tie === "own") return { ...none, regimes: regimesOf(model, machine) };
-  if (model.followsTask === "") throw new Wrong("Choose the task it follows.");
-  const task = model.followsTask as TaskId;
-  const follows =
-    model.followsBy === "days"
-      ? { task, days: whole(model.followsAmount, "So many days after") }
-      : {
-          task,
-          meter: model.followsBy as MeterId,
-          amount: above(model.followsAmount, model.followsBy, machine, "So much after"),
-        };
-  return { ...none, follows, regimes: null };
-}
-
-function useOf({ fluid, condition, quantity }: UseRow): TaskUse {
-  if (fluid === "") throw new Wrong("Choose each fluid it uses, or take the line out.");
-  let amount: Quantity | null = null;
-  if (quantity.trim() !== "") {
-    const read = readQuantity(quantity, { unit: "L", also: ["mass"] });
-    if (!read.ok) throw new Wrong(`“${quantity}” is not an amount of fluid.`);
-    amount = read.value.quantity;
-  }
-  return {
-    fluid: fluid as FluidId,
-    ...(condition === "" ? {} : { condition }),
-    ...(amount === null ? {} : { quantity: amount }),
-  };
-}
-
-/** The task that the form says, or what is wrong with it. */
+/** The task that the form says, or null with what is wrong at its fields. */
 export function taskOf(
   model: TaskModel,
   before: Task | null,
   machine: Machine,
-):
-  | { readonly task: Task; readonly problem: "" }
-  | { readonly task: null; readonly problem: string } {
-  try {
-    return { task: readTask(model, before, machine), problem: "" };
-  } catch (error) {
-    if (!(error instanceof Wrong)) throw error;
-    return { task: null, problem: error.message };
-  }
-}
-
-function readTask(model: TaskModel, before: Task | null, machine: Machine): Task {
-  if (model.name.trim() === "") throw new Wrong("Say what is done, such as brake fluid.");
-  const isOverridden = model.tie === "own" && model.regime.trim() !== "";
-  if (isOverridden && model.regimeReason.trim() === "") {
-    throw new Wrong("Say why it follows another school than the machine.");
-  }
-  const minutes = model.minutes.trim() === "" ? null : meterFigure(model.minutes, "min");
-  if (model.minutes.trim() !== "" && (minutes === null || minutes <= 0)) {
-    throw new Wrong("Minutes of work must be a figure above 0.");
-  }
-  const outside =
-    model.outside === "" ? null : { because: model.outside, tell: orNull(model.tell) };
-  return {
-    ...before,
-    id: before?.id ?? (newId() as TaskId),
-    machine: machine.id,
-    name: model.name.trim(),
-    note: orNull(model.note),
-    ...tieOf(model, machine),
-    regime: isOverridden ? model.regime.trim() : null,
-    regimeReason: isOverridden ? model.regimeReason.trim() : null,
-    anchor: model.anchor,
-    combine: model.combine,
-    eachUse: model.eachUse === "" ? null : model.eachUse,
-    access: orNull(model.access),
-    minutes,
-    uses: model.uses.map(useOf),
-    outside,
-    ladder: orNull(model.ladder),
-  };
+): { readonly task: Task | null; readonly problems: readonly TaskProblem[] } {
+  const reading = new Reading(machine);
+  const task = reading.task(model, before);
+  const { problems } = reading;
+  return { task: problems.length === 0 ? task : null, problems };
 }

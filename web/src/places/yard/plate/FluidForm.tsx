@@ -3,17 +3,17 @@ import {
   CAPACITY_CONDITIONS,
   COOLANT_FAMILIES,
   FLUID_KINDS,
-  isRefused,
-  mixing,
   type Fluid,
   type FluidId,
   type Machine,
   type Product,
 } from "@yonderfell/core";
-import { Plus } from "lucide-react";
 import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
+import { RecordDialog } from "../../../form/RecordDialog.js";
+import { RowsField } from "../../../form/RowsField.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
+import type { Field } from "../../../ui/field.js";
 import {
   CheckField,
   choicesOfWords,
@@ -23,50 +23,21 @@ import {
   TextField,
 } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
-import { fieldsOf, useModel, type Field, type FormModel } from "../../../ui/useModel.js";
-import { mixingWords, productWords } from "../../../words/plateWords.js";
-import { RecordDialog } from "../../../ui/RecordDialog.js";
+import type { QuantityWanted } from "../../../ui/readQuantity.js";
+import { productWords } from "../../../words/plateWords.js";
 import {
   capacityWanted,
   emptyCapacity,
-  emptyFluid,
   fluidOf,
-  fluidProblem,
+  fluidProblems,
+  mixingRefused,
   modelOfFluid,
   type CapacityRow,
   type FluidModel,
   type GradeRow,
 } from "./fluidModel.js";
-import type { QuantityWanted } from "../../../ui/readQuantity.js";
+import { FLUID_LABELS, fluidProblemWords, SOURCES, SYSTEMS } from "./plateFormWords.js";
 import { useGallons } from "./useGallons.js";
-
-/** Where fluids usually are. */
-const SYSTEMS = [
-  "engine",
-  "cooling system",
-  "gearbox",
-  "brakes",
-  "rear axle",
-  "front axle",
-  "transfer box",
-  "hydraulics",
-  "power steering",
-  "clutch",
-];
-const SOURCES = ["handbook", "label", "dealer", "own experience", "maker of another part"];
-
-/** Why what is in may not be followed by the product chosen, unless it was flushed; empty where it may. */
-function mixingProblem(
-  { product, isFlushed }: FluidModel,
-  fluid: Fluid | null,
-  products: readonly Product[],
-): string {
-  const now = products.find((one) => one.id === fluid?.product);
-  const next = products.find((one) => one.id === product);
-  if (isFlushed || now === undefined || next === undefined || now.id === next.id) return "";
-  const answer = mixing(now, next);
-  return isRefused(answer) ? mixingWords(answer) : "";
-}
 
 /** Writes down a fluid system: what belongs in it, how much by whom, what is in it now. */
 export function FluidForm({
@@ -81,30 +52,37 @@ export function FluidForm({
   readonly onClose: () => void;
 }): ReactElement {
   const gallons = useGallons(machine);
-  const form = useModel<FluidModel>(() =>
-    fluid === null ? emptyFluid(newId) : modelOfFluid(fluid),
-  );
+  const form = useForm({
+    form: "fluid",
+    of: fluid?.id ?? `new ${machine.id}`,
+    source: fluid,
+    modelOf: modelOfFluid,
+    labels: FLUID_LABELS,
+    problemsOf: (model) => fluidProblems(model, gallons, fluid, products),
+    problemWords: fluidProblemWords,
+  });
   const { model, field } = form;
+  const mixes = mixingRefused({ ...model, isFlushed: false }, fluid, products) === null;
   return (
     <RecordDialog
       noun="fluid"
       name={fluid?.system ?? null}
       section="fluids"
-      before={fluid}
-      problem={fluidProblem(model, gallons) || mixingProblem(model, fluid, products)}
-      after={() => {
-        const id = fluid?.id ?? (newId() as FluidId);
-        return fluidOf(model, fluid, { id, machine: machine.id, gallons });
+      form={form}
+      recordOf={(typed, before) => {
+        const id = before?.id ?? (newId() as FluidId);
+        return fluidOf(typed, before, { id, machine: machine.id, gallons });
+      }}
+      said={{
+        product: (id: string) => products.find((one) => one.id === id)?.name ?? "not recorded",
       }}
       onClose={onClose}
     >
       <WhatItIs form={form} products={products} />
-      {mixingProblem({ ...model, isFlushed: false }, fluid, products) !== "" && (
-        <CheckField label="It was flushed before the other went in" {...field("isFlushed")} />
-      )}
+      {!mixes && <CheckField {...field("isFlushed")} />}
       <Capacities {...field("capacities")} wanted={capacityWanted(model.kind, gallons)} />
       <Grades {...field("grades")} />
-      <NoteField label="Note" {...field("note")} />
+      <NoteField {...field("note")} />
     </RecordDialog>
   );
 }
@@ -113,133 +91,81 @@ function WhatItIs({
   form: { model, field },
   products,
 }: {
-  readonly form: FormModel<FluidModel>;
+  readonly form: FormInHand<FluidModel, Fluid | null>;
   readonly products: readonly Product[];
 }): ReactElement {
   const own = products.filter((product) => product.kind === model.kind);
   const inIt = own.map((one) => [one.id as string, productWords(one)] as const);
   return (
     <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
-      <TextField label="System" offered={SYSTEMS} autoFocus {...field("system")} />
-      <SelectField label="Kind" choices={choicesOfWords(FLUID_KINDS)} {...field("kind")} />
-      <TextField label="Codes required, apart by commas" isMono {...field("codes")} />
-      <SelectField
-        label="In it now"
-        choices={[["", "not recorded"], ...inIt]}
-        {...field("product")}
-      />
+      <TextField offered={SYSTEMS} autoFocus {...field("system")} />
+      <SelectField choices={choicesOfWords(FLUID_KINDS)} {...field("kind")} />
+      <TextField isMono {...field("codes")} />
+      <SelectField choices={[["", "not recorded"], ...inIt]} {...field("product")} />
       {model.kind === "coolant" && (
         <SelectField
-          label="Family"
           choices={choicesOrNone(COOLANT_FAMILIES, "not recorded")}
           {...field("coolantFamily")}
         />
       )}
       {model.kind === "brake fluid" && (
-        <SelectField
-          label="Type"
-          choices={choicesOrNone(BRAKE_TYPES, "not recorded")}
-          {...field("brakeType")}
-        />
+        <SelectField choices={choicesOrNone(BRAKE_TYPES, "not recorded")} {...field("brakeType")} />
       )}
     </div>
   );
 }
 
 function Capacities({
-  value: rows,
   wanted,
-  onChange,
+  ...field
 }: Field<readonly CapacityRow[]> & { readonly wanted: QuantityWanted }): ReactElement {
   return (
     <fieldset>
-      <legend className="font-semibold">How much goes in, each with its source</legend>
-      {rows.map((row, index) => (
-        <div
-          key={row.id}
-          className="border-t border-hairline py-2"
-          role="group"
-          aria-label={`Capacity ${index + 1}`}
-        >
-          <CapacityFields
-            row={row}
-            wanted={wanted}
-            onRow={(changed) => onChange(rows.map((one) => (one.id === row.id ? changed : one)))}
-          />
-        </div>
-      ))}
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => onChange([...rows, emptyCapacity(newId())])}
+      <legend className="font-semibold">{FLUID_LABELS.capacities}</legend>
+      <RowsField
+        {...field}
+        keyOf={(row) => row.id}
+        noun="capacity"
+        first="Add a capacity"
+        empty={() => emptyCapacity(newId())}
       >
-        <Plus size={18} aria-hidden="true" />
-        Another source
-      </button>
+        {(row, rowField) => (
+          <div className="grid gap-x-5 sm:grid-cols-3">
+            <QuantityField label="Capacity" wanted={wanted} {...rowField("amount")} />
+            <SelectField
+              label="Condition"
+              choices={choicesOfWords(CAPACITY_CONDITIONS)}
+              {...rowField("condition")}
+            />
+            <TextField label="Source" offered={SOURCES} {...rowField("source")} />
+            <CheckField label="Work by this one" {...rowField("isChosen")} />
+            <CheckField label="Set by a modified part" {...rowField("isModified")} />
+            <TextField label="Note" {...rowField("note")} />
+            {row.isChosen && (
+              <div className="sm:col-span-3">
+                <TextField label="Why this one" {...rowField("reason")} />
+              </div>
+            )}
+          </div>
+        )}
+      </RowsField>
     </fieldset>
   );
 }
 
-function CapacityFields({
-  row,
-  wanted,
-  onRow,
-}: {
-  readonly row: CapacityRow;
-  readonly wanted: QuantityWanted;
-  readonly onRow: (row: CapacityRow) => void;
-}): ReactElement {
-  const field = fieldsOf(row, (patch) => onRow({ ...row, ...patch }));
-  return (
-    <div className="grid gap-x-5 sm:grid-cols-3">
-      <QuantityField label="Capacity" wanted={wanted} {...field("amount")} />
-      <SelectField
-        label="Condition"
-        choices={choicesOfWords(CAPACITY_CONDITIONS)}
-        {...field("condition")}
-      />
-      <TextField label="Source" offered={SOURCES} {...field("source")} />
-      <CheckField label="Work by this one" {...field("isChosen")} />
-      <CheckField label="Set by a modified part" {...field("isModified")} />
-      <TextField label="Note" {...field("note")} />
-      {row.isChosen && (
-        <div className="sm:col-span-3">
-          <TextField label="Why this one" {...field("reason")} />
-        </div>
-      )}
-    </div>
-  );
-}
-
-function Grades({ value: rows, onChange }: Field<readonly GradeRow[]>): ReactElement {
+function Grades(field: Field<readonly GradeRow[]>): ReactElement {
   return (
     <fieldset>
-      <legend className="font-semibold">Grades by climate</legend>
-      {rows.map((row, index) => {
-        const field = fieldsOf(row, (patch) =>
-          onChange(rows.map((one, at) => (at === index ? { ...one, ...patch } : one))),
-        );
-        return (
-          <div
-            key={index}
-            className="grid grid-cols-3 gap-x-5 border-t border-hairline py-2"
-            role="group"
-            aria-label={`Grade ${index + 1}`}
-          >
-            <TextField label="Grade" isMono {...field("grade")} />
-            <TextField label="From, °C" isMono {...field("from")} />
-            <TextField label="To, °C" isMono {...field("to")} />
+      <legend className="font-semibold">{FLUID_LABELS.grades}</legend>
+      <RowsField {...field} noun="grade" empty={(): GradeRow => ({ grade: "", from: "", to: "" })}>
+        {(_row, rowField) => (
+          <div className="grid grid-cols-3 gap-x-5">
+            <TextField label="Grade" isMono {...rowField("grade")} />
+            <TextField label="From, °C" isMono {...rowField("from")} />
+            <TextField label="To, °C" isMono {...rowField("to")} />
           </div>
-        );
-      })}
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => onChange([...rows, { grade: "", from: "", to: "" }])}
-      >
-        <Plus size={18} aria-hidden="true" />
-        {rows.length === 0 ? "Add a grade" : "Another grade"}
-      </button>
+        )}
+      </RowsField>
     </fieldset>
   );
 }

@@ -8,6 +8,7 @@ import {
 import { Plus, Printer } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
 import { Link } from "react-router";
+import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { usePlate, type PlateInBook } from "../usePlate.js";
@@ -87,7 +88,12 @@ function Fluids({ machine, found: { plate, products, settings } }: PartProps): R
         />
       )}
       {editing !== undefined && (
-        <FluidForm fluid={editing} machine={machine} products={products} onClose={close} />
+        <FluidForm
+          fluid={asItStands(fluids, editing)}
+          machine={machine}
+          products={products}
+          onClose={close}
+        />
       )}
     </Section>
   );
@@ -107,7 +113,12 @@ function Points({ machine, found: { plate } }: PartProps): ReactElement {
     >
       <PointRows points={servicePoints} fluids={fluids} onEdit={setEditing} />
       {editing !== undefined && (
-        <PointForm point={editing} machine={machine} fluids={fluids} onClose={close} />
+        <PointForm
+          point={asItStands(servicePoints, editing)}
+          machine={machine}
+          fluids={fluids}
+          onClose={close}
+        />
       )}
     </Section>
   );
@@ -127,7 +138,11 @@ function Specifications({ machine, found: { plate, parts } }: PartProps): ReactE
     >
       <SpecificationRows specifications={specifications} parts={parts} onEdit={setEditing} />
       {editing !== undefined && (
-        <SpecificationForm specification={editing} machine={machine} onClose={close} />
+        <SpecificationForm
+          specification={asItStands(specifications, editing)}
+          machine={machine}
+          onClose={close}
+        />
       )}
     </Section>
   );

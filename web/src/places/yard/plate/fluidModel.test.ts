@@ -1,9 +1,8 @@
 import { keepRecord, type Fluid, type FluidId, type MachineId } from "@yonderfell/core";
 import { BOOK } from "../../../../test/skarrowVale.js";
-import { emptyFluid, fluidOf, fluidProblem, modelOfFluid, type FluidModel } from "./fluidModel.js";
+import { fluidOf, fluidProblems, modelOfFluid, type FluidModel } from "./fluidModel.js";
+import { fluidProblemWords } from "./plateFormWords.js";
 
-let count = 0;
-const newId = (): string => `new-${(count += 1)}`;
 const place = { id: "f" as FluidId, machine: "m-bus" as MachineId, gallons: null };
 
 test("every fluid of Skarrow Vale comes out of the form as it went in", () => {
@@ -28,18 +27,23 @@ test("fields the form does not know stay with the fluid", () => {
 });
 
 const filled = (patch: Partial<FluidModel>): FluidModel => ({
-  ...emptyFluid(newId),
+  ...modelOfFluid(null),
   system: "engine",
   ...patch,
 });
-const row = { ...emptyFluid(newId).capacities[0]!, amount: "5 L" };
+const row = { ...modelOfFluid(null).capacities[0]!, amount: "5 L" };
+
+const problems = (patch: Partial<FluidModel>, gallons: "us" | null): string[] =>
+  fluidProblems(filled(patch), gallons, null, []).map(
+    (one) => `${one.field}: ${fluidProblemWords(one)}`,
+  );
 
 test.each<[string, Partial<FluidModel>, RegExp]>([
   ["no system", { system: " " }, /which system/],
   [
     "a capacity that is none",
     { capacities: [{ ...row, amount: "lots" }] },
-    /“lots” is not a capacity/,
+    /capacities\.0\.amount: That is not a capacity/,
   ],
   ["a bare quart of nobody", { capacities: [{ ...row, amount: "5 qt" }] }, /is not a capacity/],
   ["a capacity by nobody", { capacities: [{ ...row, source: "" }] }, /who gives each capacity/],
@@ -50,12 +54,12 @@ test.each<[string, Partial<FluidModel>, RegExp]>([
     /temperature/,
   ],
 ])("%s is refused with what to do", (_name, patch, words) => {
-  expect(fluidProblem(filled(patch), null)).toMatch(words);
+  expect(problems(patch, null).join()).toMatch(words);
 });
 
 test("a bare quart is understood where the machine says whose", () => {
   const model = filled({ capacities: [{ ...row, amount: "5 qt" }] });
-  expect(fluidProblem(model, "us")).toBe("");
+  expect(problems(model, "us")).toEqual([]);
   const fluid = fluidOf(model, null, { ...place, gallons: "us" });
   expect(fluid.capacities?.[0]?.quantity).toEqual({ value: 5, unit: "us-qt" });
 });

@@ -1,5 +1,7 @@
 import {
   CAPACITY_CONDITIONS,
+  isRefused,
+  mixing,
   type BrakeType,
   type Capacity,
   type CapacityCondition,
@@ -9,8 +11,12 @@ import {
   type FluidKind,
   type Gallons,
   type MachineId,
+  type MixingAnswer,
+  type Product,
   type ProductId,
 } from "@yonderfell/core";
+import { newId } from "../../../data/newId.js";
+import { isEmpty, listTyped, orNull } from "../../../form/typed.js";
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
@@ -71,7 +77,7 @@ export function emptyCapacity(id: string): CapacityRow {
 }
 
 /** A fluid that nothing is written of yet. */
-export function emptyFluid(newId: () => string): FluidModel {
+function emptyFluid(): FluidModel {
   return {
     system: "",
     kind: "engine oil",
@@ -86,8 +92,9 @@ export function emptyFluid(newId: () => string): FluidModel {
   };
 }
 
-/** A fluid of the book as it stands in the form. */
-export function modelOfFluid(fluid: Fluid): FluidModel {
+/** A fluid of the book as it stands in the form, empty for a new one. */
+export function modelOfFluid(fluid: Fluid | null): FluidModel {
+  if (fluid === null) return emptyFluid();
   const chosen = new Map((fluid.working ?? []).map((one) => [one.capacity, one.reason]));
   const degrees = (value: number | null | undefined): string =>
     value === null || value === undefined ? "" : typedFigure(value);
@@ -118,36 +125,65 @@ export function modelOfFluid(fluid: Fluid): FluidModel {
   };
 }
 
-/** Codes as typed: apart by commas or new lines. */
-export function codesOf(text: string): string[] {
-  return text
-    .split(/[,;\n]/)
-    .map((code) => code.trim())
-    .filter((code) => code !== "");
+const isRowEmpty = (row: CapacityRow): boolean => isEmpty(row.amount);
+
+/** What is wrong with a fluid as it is typed. */
+export type FluidProblem =
+  | {
+      readonly field: string;
+      readonly code:
+        | "system-missing"
+        | "source-missing"
+        | "not-a-capacity"
+        | "why-modified-missing"
+        | "not-a-temperature";
+    }
+  | { readonly field: string; readonly code: "mixing"; readonly refused: MixingAnswer };
+
+/** What is still wrong with a form, at its fields. */
+export function fluidProblems(
+  model: FluidModel,
+  gallons: Gallons | null,
+  fluid: Fluid | null,
+  products: readonly Product[],
+): readonly FluidProblem[] {
+  const system: FluidProblem[] = isEmpty(model.system)
+    ? [{ field: "system", code: "system-missing" }]
+    : [];
+  const refused = mixingRefused(model, fluid, products);
+  const mixing: FluidProblem[] =
+    refused === null ? [] : [{ field: "product", code: "mixing", refused }];
+  const capacities = model.capacities.flatMap((row, index): FluidProblem[] => {
+    const at = `capacities.${index}`;
+    if (isRowEmpty(row)) return [];
+    const isCapacity = readQuantity(row.amount, capacityWanted(model.kind, gallons)).ok;
+    const isWhyMissing = row.isModified && isEmpty(row.note);
+    return [
+      ...(isCapacity ? [] : [{ field: `${at}.amount`, code: "not-a-capacity" as const }]),
+      ...(isEmpty(row.source) ? [{ field: `${at}.source`, code: "source-missing" as const }] : []),
+      ...(isWhyMissing ? [{ field: `${at}.note`, code: "why-modified-missing" as const }] : []),
+    ];
+  });
+  const grades = model.grades.flatMap((row, index) =>
+    (["from", "to"] as const)
+      .filter((key) => !isEmpty(row[key]) && typedNumber(row[key]) === null)
+      .map((key): FluidProblem => ({ field: `grades.${index}.${key}`, code: "not-a-temperature" })),
+  );
+  return [...system, ...mixing, ...capacities, ...grades];
 }
 
-const isRowEmpty = (row: CapacityRow): boolean => row.amount.trim() === "";
-
-/** What is still wrong with a form, as a line; empty where it can be saved. */
-export function fluidProblem(model: FluidModel, gallons: Gallons | null): string {
-  if (model.system.trim() === "") return "Say which system it is, such as engine or gearbox.";
-  for (const row of model.capacities) {
-    if (isRowEmpty(row)) continue;
-    if (row.source.trim() === "") return "Say who gives each capacity: handbook, label, dealer.";
-    if (!readQuantity(row.amount, capacityWanted(model.kind, gallons)).ok) {
-      return `“${row.amount}” is not a capacity; mend it or leave it empty.`;
-    }
-    if (row.isModified && row.note.trim() === "") {
-      return "A modified part overrides the handbook: say why in its note.";
-    }
-  }
-  const wrong = model.grades
-    .flatMap(({ from, to }) => [from, to])
-    .find((text) => text.trim() !== "" && typedNumber(text) === null);
-  return wrong === undefined ? "" : `“${wrong}” is not a temperature in °C.`;
+/** Why what is in may not be followed by the product chosen, unless it was flushed; null where it may. */
+export function mixingRefused(
+  { product, isFlushed }: Pick<FluidModel, "product" | "isFlushed">,
+  fluid: Fluid | null,
+  products: readonly Product[],
+): MixingAnswer | null {
+  const now = products.find((one) => one.id === fluid?.product);
+  const next = products.find((one) => one.id === product);
+  if (isFlushed || now === undefined || next === undefined || now.id === next.id) return null;
+  const answer = mixing(now, next);
+  return isRefused(answer) ? answer : null;
 }
-
-const orNothing = (text: string): string | null => (text.trim() === "" ? null : text.trim());
 
 /** The fluid of a form that has no problem; what the form does not show stays as it was. */
 export function fluidOf(
@@ -161,7 +197,7 @@ export function fluidOf(
     const read = readQuantity(row.amount, capacityWanted(model.kind, place.gallons));
     if (!read.ok) return [];
     const { id, condition, isModified } = row;
-    const note = orNothing(row.note);
+    const note = orNull(row.note);
     const source = row.source.trim();
     const { quantity } = read.value;
     return [{ ...known.get(id), id, source, condition, quantity, isModified, note }];
@@ -178,7 +214,7 @@ export function fluidOf(
     machine: place.machine,
     system: model.system.trim(),
     kind: model.kind,
-    codes: codesOf(model.codes),
+    codes: listTyped(model.codes),
     coolantFamily:
       model.kind === "coolant" && model.coolantFamily !== "" ? model.coolantFamily : null,
     brakeType: model.kind === "brake fluid" && model.brakeType !== "" ? model.brakeType : null,
@@ -192,6 +228,6 @@ export function fluidOf(
     capacities,
     working,
     product: model.product === "" ? null : (model.product as ProductId),
-    note: orNothing(model.note),
+    note: orNull(model.note),
   };
 }

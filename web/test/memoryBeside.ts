@@ -1,5 +1,5 @@
-import type { Draft, ExportNote, StoredBoard } from "./bookStorage.js";
-import { follows } from "./storedBoard.js";
+import type { Draft, ExportNote, StoredBoard } from "../src/data/bookStorage.js";
+import { follows } from "../src/data/storedBoard.js";
 
 /** What a book in memory keeps beside its records: drafts, the last export, the board as last stored. */
 export class MemoryBeside {

@@ -1,39 +1,14 @@
 import { useLiveQuery } from "dexie-react-hooks";
-import { createContext, use, useEffect, useState, type ReactElement, type ReactNode } from "react";
-import type { BookStorage, Surroundings } from "../data/bookStorage.js";
+import { useEffect, useState, type ReactElement, type ReactNode } from "react";
 import type { TakenOver } from "../data/dexieBoardSource.js";
 import { DexieStorage } from "../data/dexieStorage.js";
-import { newId } from "../data/newId.js";
 import { bookById, type BookEntry } from "../data/registry.js";
-import { useKept } from "./useKept.js";
 import { board } from "./board.js";
 import { notifyFailure } from "./notify.js";
-import { storedUndo, storeUndo, undoRestored } from "./undo.js";
+import { OpenBookContext } from "./openBook.js";
 import { store, useAppDispatch, useAppSelector } from "./store.js";
-
-/** The book that is open. */
-export interface OpenBook {
-  readonly entry: BookEntry;
-  readonly storage: BookStorage;
-}
-
-const OpenBookContext = createContext<OpenBook | null>(null);
-
-/** The book that is open; only for what stands inside {@link OpenBookProvider}. */
-export function useBook(): OpenBook {
-  const book = use(OpenBookContext);
-  if (book === null) throw new Error("no book is open here");
-  return book;
-}
-
-/** What a command is told of the world at this moment. */
-export function surroundings(): Surroundings {
-  return {
-    today: store.getState().session.today,
-    newId,
-    now: new Date().toISOString(),
-  };
-}
+import { storedUndo, storeUndo, undoRestored } from "./undo.js";
+import { useKept } from "./useKept.js";
 
 const boardWorker = (): Worker =>
   new Worker(new URL("../work/board.worker.ts", import.meta.url), { type: "module" });

@@ -1,41 +1,47 @@
 import { Plus, X } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
-import { QUIET_BUTTON } from "./buttons.js";
-import { fieldsOf, type FormModel } from "./useModel.js";
+import { QUIET_BUTTON } from "../ui/buttons.js";
+import { fieldsOf, type Field, type FieldsOf } from "../ui/field.js";
+import { sentence } from "../words/format.js";
 
-interface RowsFieldProps<Row> {
-  readonly rows: readonly Row[];
-  readonly keyOf: (row: Row) => string;
+interface RowsFieldProps<Row> extends Field<readonly Row[]> {
+  /** What tells rows apart; their place where absent. */
+  readonly keyOf?: (row: Row) => string;
   /** What one row is called: `limit`, `fluid`. */
   readonly noun: string;
+  /** The words that add a first row, where `Add a limit` does not say it. */
+  readonly first?: string;
   readonly empty: () => Row;
-  readonly onChange: (rows: readonly Row[]) => void;
-  readonly children: (row: Row, field: FormModel<Row>["field"]) => ReactNode;
+  readonly children: (row: Row, field: FieldsOf<Row>) => ReactNode;
 }
 
-/** Rows of one kind, each with its fields, one can be added and each left out. */
+/** Rows of one kind, each with its fields; one can be added and each left out. */
 export function RowsField<Row>({
-  rows,
+  value: rows,
+  onChange,
+  problemAt = () => "",
   keyOf,
   noun,
+  first = `Add a ${noun}`,
   empty,
-  onChange,
   children,
 }: RowsFieldProps<Row>): ReactElement {
   return (
     <div>
       {rows.map((row, index) => (
         <div
-          key={keyOf(row)}
+          key={keyOf?.(row) ?? index}
           role="group"
-          aria-label={`${noun.charAt(0).toUpperCase()}${noun.slice(1)} ${index + 1}`}
+          aria-label={`${sentence(noun)} ${index + 1}`}
           className="flex items-start gap-3 border-t border-hairline py-2"
         >
           <div className="min-w-0 flex-1">
             {children(
               row,
-              fieldsOf(row, (patch) =>
-                onChange(rows.map((one) => (one === row ? { ...one, ...patch } : one))),
+              fieldsOf(
+                row,
+                (patch) => onChange(rows.map((one) => (one === row ? { ...one, ...patch } : one))),
+                (path) => problemAt(`${index}.${path}`),
               ),
             )}
           </div>
@@ -55,7 +61,7 @@ export function RowsField<Row>({
         onClick={() => onChange([...rows, empty()])}
       >
         <Plus size={18} aria-hidden="true" />
-        {rows.length === 0 ? `Add a ${noun}` : `Another ${noun}`}
+        {rows.length === 0 ? first : `Another ${noun}`}
       </button>
     </div>
   );

@@ -53,13 +53,13 @@ import type {
   SavedEach,
   Surroundings,
   TakeBackRefusal,
-} from "./bookStorage.js";
-import { machinesNamed } from "./machinesNamed.js";
-import { changeOfEach, commandEach, type NothingToWrite } from "./eachCommand.js";
-import { newId } from "./newId.js";
-import type { StoredPicture } from "./picture.js";
-import { possibleHashes } from "./pictureHashes.js";
-import { stamped } from "./stamped.js";
+} from "../src/data/bookStorage.js";
+import { machinesNamed } from "../src/data/machinesNamed.js";
+import { changeOfEach, commandEach, type NothingToWrite } from "../src/data/eachCommand.js";
+import { newId } from "../src/data/newId.js";
+import type { StoredPicture } from "../src/data/picture.js";
+import { possibleHashes } from "../src/data/pictureHashes.js";
+import { stamped } from "../src/data/stamped.js";
 import { MemoryBeside } from "./memoryBeside.js";
 
 const EMPTY: Book = { format: "yonderfell-book", version: 1 };

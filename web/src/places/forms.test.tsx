@@ -1,0 +1,516 @@
+/** @jest-environment jsdom */
+import "@testing-library/jest-dom";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import {
+  changeSettings,
+  keepRecord,
+  ownerOf,
+  type Book,
+  type CommandResult,
+  type EditedSection,
+  type KeepIssue,
+  type MachineId,
+  type RecordOf,
+} from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { changeOf } from "../../test/changeOf.js";
+import { At, layOutAsOnADesk, openBook, openStorage } from "../../test/openedBook.js";
+import { BOOK, countingSurroundings } from "../../test/skarrowVale.js";
+import { FORMS, type FormName } from "../form/forms.js";
+import { useMachineBook } from "../data/useMachineBook.js";
+import JourneysPage from "./ahead/journeys/JourneysPage.js";
+import { Weights } from "./ahead/visits/Weights.js";
+import { BookSettings } from "./preferences/BookSettings.js";
+import Stores from "./stores/Stores.js";
+import Workshop from "./workshop/Workshop.js";
+import PartsPage from "./yard/parts/PartsPage.js";
+import PlatePage from "./yard/plate/PlatePage.js";
+import TaskPage from "./yard/plan/TaskPage.js";
+import AddMachine from "./yard/add/AddMachine.js";
+import LadderPage from "./yard/plan/LadderPage.js";
+import { Reminders } from "./yard/plan/Reminders.js";
+import FactsPage from "./yard/facts/FactsPage.js";
+
+/** What a form is of, and what may be changed of it elsewhere. */
+interface Elsewhere {
+  readonly section: EditedSection | "settings";
+  readonly id: string;
+  /** A field that is typed into, and what is made of it elsewhere; null where that shows in no one field alone. */
+  readonly same: object | null;
+  /** A field that is not typed into, what is made of it elsewhere, and how that stands in the form. */
+  readonly other: object;
+  readonly shown: readonly [label: string | RegExp, value: string];
+}
+
+/** How a form is come to, and what is typed into it. */
+interface Case {
+  readonly screen: ReactElement;
+  readonly path: string;
+  readonly address: string;
+  /** The button that opens it, where it does not stand open. */
+  readonly opener?: string | RegExp;
+  readonly save: string;
+  /** Where something is typed, what, and what is wrong to type there. */
+  readonly label: string | RegExp;
+  readonly typed: string;
+  readonly wrong: string;
+  readonly elsewhere: Elsewhere | null;
+}
+
+const OWN: readonly string[] = ["m-bus", "m-carrier", "m-lunch"];
+
+/** Three machines, and what belongs to none: all rows of a large book would be drawn at each key. */
+const SMALL: Book = ofFew(BOOK);
+
+function ofFew(book: Book): Book {
+  const kept = Object.entries(book).map(([section, value]): [string, unknown] => [
+    section,
+    Array.isArray(value)
+      ? value.filter((one: { readonly id?: string; readonly machine?: string }) =>
+          OWN.includes(section === "machines" ? (one.id ?? "") : (one.machine ?? "m-bus")),
+        )
+      : value,
+  ]);
+  return Object.fromEntries(kept) as unknown as Book;
+}
+
+/** The first record of a section of that book, of the bus where machines have their own. */
+function first<S extends EditedSection>(section: S): RecordOf[S] {
+  const records = (SMALL[section] ?? []) as readonly RecordOf[S][];
+  const record = records.find((one) => ["m-bus", null].includes(ownerOf(section, one)));
+  if (record === undefined) throw new Error(`no ${section}`);
+  return record;
+}
+
+const PLATE = {
+  screen: <PlatePage />,
+  path: "/yard/:machineId/plate",
+  address: "/yard/m-bus/plate",
+};
+const WORKSHOP = { screen: <Workshop />, path: "/workshop", address: "/workshop" };
+const STORES = { screen: <Stores />, path: "/stores", address: "/stores" };
+const NOTED = { other: { note: "Said elsewhere" }, shown: ["Note", "Said elsewhere"] } as const;
+
+const PREFERENCES = { screen: <BookSettings />, path: "/", address: "/" };
+
+/** The first step of the carrier's ladder: what it adds is changed elsewhere. */
+const LADDER_STEP: Elsewhere = {
+  section: "tasks",
+  id: (SMALL.tasks ?? []).find(({ ladder }) => ladder === "hours")?.id ?? "",
+  same: null,
+  other: { name: "Said elsewhere" },
+  shown: ["What it adds", "Said elsewhere"],
+};
+
+/** The codes of the lunch van, as its plan has them. */
+function Lunch(): ReactElement | null {
+  const found = useMachineBook("m-lunch" as MachineId);
+  return found ? <Reminders book={found.book} /> : null;
+}
+
+const CASES: Readonly<Record<FormName, Case>> = {
+  addMachine: {
+    screen: <AddMachine />,
+    path: "/",
+    address: "/",
+    save: "Add the machine",
+    label: /^Name/,
+    typed: "Spare van",
+    wrong: " ",
+    elsewhere: null,
+  },
+  bay: {
+    ...WORKSHOP,
+    opener: `Edit ${first("bays").name}`,
+    save: "Save",
+    label: "Name",
+    typed: "Pit by the door",
+    wrong: " ",
+    elsewhere: { section: "bays", id: first("bays").id, same: { name: "Old pit" }, ...NOTED },
+  },
+  bookWriting: {
+    ...PREFERENCES,
+    save: "Save these",
+    label: "What stands behind an amount of money",
+    typed: "marks",
+    wrong: "more letters than anyone reads",
+    elsewhere: {
+      section: "settings",
+      id: "",
+      same: { currency: "pence" },
+      other: { coldMargin: 7 },
+      shown: ["Kept above the cold limit of an engine oil’s winter grade, °C", "7"],
+    },
+  },
+  facts: {
+    screen: <FactsPage />,
+    path: "/yard/:machineId/facts",
+    address: "/yard/m-bus/facts",
+    save: "Save the facts",
+    label: "Name",
+    typed: "Bus of the library",
+    wrong: " ",
+    elsewhere: {
+      section: "machines",
+      id: "m-bus",
+      same: { name: "Book bus" },
+      other: { serial: "SN-5" },
+      shown: ["Serial number", "SN-5"],
+    },
+  },
+  fitment: {
+    screen: <PartsPage />,
+    path: "/yard/:machineId/parts",
+    address: "/yard/m-bus/parts",
+    opener: /^Edit /,
+    save: "Save",
+    label: "How many a service",
+    typed: "3",
+    wrong: "none",
+    elsewhere: { section: "fitments", id: first("fitments").id, same: { perService: 7 }, ...NOTED },
+  },
+  fluid: {
+    ...PLATE,
+    opener: `Edit ${first("fluids").system}`,
+    save: "Save",
+    label: "System",
+    typed: "sump",
+    wrong: " ",
+    elsewhere: {
+      section: "fluids",
+      id: first("fluids").id,
+      same: { system: "motor" },
+      other: { codes: ["X-1"] },
+      shown: ["Codes required, apart by commas", "X-1"],
+    },
+  },
+  journey: {
+    screen: <JourneysPage />,
+    path: "/ahead/journeys",
+    address: "/ahead/journeys",
+    opener: `Change ${first("journeys").name}`,
+    save: "Save",
+    label: "Where to, or which season",
+    typed: "Over the tops",
+    wrong: " ",
+    elsewhere: {
+      section: "journeys",
+      id: first("journeys").id,
+      same: { name: "To the sea" },
+      ...NOTED,
+    },
+  },
+  ladder: {
+    screen: <LadderPage />,
+    path: "/yard/:machineId/plan/ladder/:ladder",
+    address: "/yard/m-carrier/plan/ladder/hours",
+    save: "Save the ladder",
+    label: "Name",
+    typed: "Hours run",
+    wrong: " ",
+    elsewhere: LADDER_STEP,
+  },
+  part: {
+    ...STORES,
+    opener: `Edit ${first("parts").name} ${first("parts").number}`,
+    save: "Save",
+    label: "What it is",
+    typed: "Sieve",
+    wrong: " ",
+    elsewhere: { section: "parts", id: first("parts").id, same: { name: "Strainer" }, ...NOTED },
+  },
+  person: {
+    ...WORKSHOP,
+    opener: `Edit ${first("people").name}`,
+    save: "Save",
+    label: "Initials for the record",
+    typed: "QX",
+    wrong: " ",
+    elsewhere: { section: "people", id: first("people").id, same: { initials: "ZZ" }, ...NOTED },
+  },
+  place: {
+    ...WORKSHOP,
+    opener: `Edit ${first("places").name}`,
+    save: "Save",
+    label: "Name",
+    typed: "Behind the barn",
+    wrong: " ",
+    elsewhere: { section: "places", id: first("places").id, same: { name: "Barn" }, ...NOTED },
+  },
+  product: {
+    ...STORES,
+    opener: `Edit ${first("products").name}`,
+    save: "Save",
+    label: "Called",
+    typed: "Thin oil",
+    wrong: " ",
+    elsewhere: {
+      section: "products",
+      id: first("products").id,
+      same: { name: "Thick oil" },
+      ...NOTED,
+    },
+  },
+  reminder: {
+    screen: <Lunch />,
+    path: "/",
+    address: "/",
+    opener: "Edit code INSP 2",
+    save: "Save",
+    label: "Code",
+    typed: "INSP 7",
+    wrong: " ",
+    elsewhere: null,
+  },
+  servicePoint: {
+    ...PLATE,
+    opener: `Edit ${first("servicePoints").name}`,
+    save: "Save",
+    label: "Name",
+    typed: "Lowest plug",
+    wrong: " ",
+    elsewhere: {
+      section: "servicePoints",
+      id: first("servicePoints").id,
+      same: { name: "Other plug" },
+      ...NOTED,
+    },
+  },
+  specification: {
+    ...PLATE,
+    opener: `Edit ${first("specifications").name}`,
+    save: "Save",
+    label: "What",
+    typed: "Battery, size",
+    wrong: " ",
+    elsewhere: {
+      section: "specifications",
+      id: first("specifications").id,
+      same: { name: "Battery, weight" },
+      ...NOTED,
+    },
+  },
+  standing: {
+    screen: <FactsPage />,
+    path: "/yard/:machineId/facts",
+    address: "/yard/m-bus/facts",
+    opener: "Take it out of service",
+    save: "Take it out of service",
+    label: "Why it may not be used",
+    typed: "Brakes",
+    wrong: " ",
+    elsewhere: null,
+  },
+  task: {
+    screen: <TaskPage />,
+    path: "/yard/:machineId/plan/task/:taskId",
+    address: "/yard/m-bus/plan/task/t-bus-oil",
+    save: "Save the task",
+    label: "Task",
+    typed: "Oil, filter and a look",
+    wrong: " ",
+    elsewhere: {
+      section: "tasks",
+      id: "t-bus-oil",
+      same: { name: "Oil change" },
+      other: { note: "Said elsewhere" },
+      shown: ["What is done", "Said elsewhere"],
+    },
+  },
+  weights: {
+    screen: <Weights />,
+    path: "/",
+    address: "/",
+    save: "Save the weights",
+    label: "An access",
+    typed: "33",
+    wrong: "much",
+    elsewhere: null,
+  },
+  windows: {
+    ...PREFERENCES,
+    save: "Save the windows",
+    label: /^Soon when likely within/,
+    typed: "41",
+    wrong: "long",
+    elsewhere: {
+      section: "settings",
+      id: "",
+      same: { leadDays: 12 },
+      other: { staleAfterDays: 99 },
+      shown: [/^A meter is stale after/, "99"],
+    },
+  },
+};
+
+beforeAll(layOutAsOnADesk);
+beforeEach(() => {
+  sessionStorage.clear();
+});
+
+const around = countingSurroundings("else");
+
+/** Presses the first button of a name; asking for it by its role would work out the names of all there is. */
+function press(name: string | RegExp): void {
+  const isNamed = (button: Element): boolean => {
+    const own = (button.getAttribute("aria-label") ?? button.textContent).trim();
+    return typeof name === "string" ? own === name : name.test(own);
+  };
+  const button = [...document.querySelectorAll("button")].find(isNamed);
+  if (button === undefined) throw new Error(`no button ${String(name)}`);
+  fireEvent.click(button);
+}
+
+/** Comes to a form, as a page that has just been loaded. */
+async function come({ screen: shown, path, address, opener }: Case): Promise<void> {
+  cleanup();
+  render(
+    <At path={path} address={address}>
+      {shown}
+    </At>,
+  );
+  if (opener === undefined) return;
+  await waitFor(() => press(opener));
+}
+
+/** The field that is typed into: the first where rows have several. */
+async function fieldOf({ label }: Pick<Case, "label">): Promise<HTMLInputElement> {
+  const [field] = await screen.findAllByLabelText<HTMLInputElement>(label);
+  if (field === undefined) throw new Error(`no ${label}`);
+  return field;
+}
+
+async function write(one: Case, text: string): Promise<void> {
+  fireEvent.change(await fieldOf(one), { target: { value: text } });
+}
+
+/** What is stored of what a form is of. */
+async function stored({ section, id }: Elsewhere): Promise<object> {
+  const storage = openStorage();
+  if (section === "settings") return (await storage.ownSettings()) ?? {};
+  const records: readonly { readonly id: string }[] = await storage.list(section);
+  const record = records.find((one) => one.id === id);
+  if (record === undefined) throw new Error(`no ${section} ${id}`);
+  return record;
+}
+
+/** Changes what a form is of elsewhere; answers the number of the change. */
+async function changeElsewhere(elsewhere: Elsewhere, patch: object): Promise<number> {
+  const { section } = elsewhere;
+  const storage = openStorage();
+  const before = await stored(elsewhere);
+  const keep = <S extends EditedSection>(own: S): CommandResult<KeepIssue> =>
+    keepRecord(
+      [before as RecordOf[S]],
+      own,
+      before as RecordOf[S],
+      { ...before, ...patch } as RecordOf[S],
+    );
+  const change =
+    section === "settings" ? changeSettings({ ...before }, patch) : keep<EditedSection>(section);
+  const result = await storage.apply(changeOf(change), around.now, true);
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value.seq;
+}
+
+const each = FORMS.map((name) => ({ name, one: CASES[name] }));
+const overRecords = each.flatMap(({ name, one }) =>
+  one.elsewhere === null ? [] : [{ name, one, elsewhere: one.elsewhere }],
+);
+const overFields = overRecords.flatMap(({ elsewhere: { same }, ...rest }) =>
+  same === null ? [] : [{ ...rest, same }],
+);
+
+test.each(each)(
+  "$name: what is typed is there again after leaving and after a reload",
+  async ({ one }) => {
+    await openBook(SMALL);
+    await come(one);
+    await write(one, one.typed);
+    await come(one);
+    await waitFor(async () => expect(await fieldOf(one)).toHaveValue(one.typed));
+    press("Start afresh");
+    expect(await fieldOf(one)).not.toHaveValue(one.typed);
+    await come(one);
+    expect(await fieldOf(one)).not.toHaveValue(one.typed);
+    expect(screen.queryByRole("button", { name: "Start afresh" })).not.toBeInTheDocument();
+  },
+);
+
+test.each(each)(
+  "$name: what is wrong is said at its field, which takes the focus",
+  async ({ one }) => {
+    await openBook(SMALL);
+    await come(one);
+    await write(one, one.wrong);
+    press(one.save);
+    const field = await fieldOf(one);
+    await waitFor(() => expect(field).toHaveAttribute("aria-invalid", "true"));
+    expect(field).toHaveFocus();
+    expect(field).toHaveAccessibleDescription(/\w/);
+    expect(screen.getByText(/put right, marked above/)).toBeInTheDocument();
+  },
+);
+
+test.each(overRecords)(
+  "$name: what is typed stays when the record changes elsewhere and when that is taken back; what is not follows",
+  async ({ one, elsewhere }) => {
+    await openBook(SMALL);
+    await come(one);
+    await write(one, one.typed);
+    const [label, value] = elsewhere.shown;
+    const seq = await changeElsewhere(elsewhere, elsewhere.other);
+    await waitFor(async () => expect(await fieldOf({ label })).toHaveValue(value));
+    expect(await fieldOf(one)).toHaveValue(one.typed);
+    await openStorage().takeBack(seq, around.now);
+    await waitFor(async () => expect(await fieldOf({ label })).not.toHaveValue(value));
+    expect(await fieldOf(one)).toHaveValue(one.typed);
+  },
+);
+
+test.each(overFields)(
+  "$name: what was changed elsewhere as well is asked about, and not written over",
+  async ({ one, same }) => {
+    const { elsewhere } = one;
+    if (elsewhere === null) throw new Error("it is of nothing");
+    await openBook(SMALL);
+    await come(one);
+    await write(one, one.typed);
+    await changeElsewhere(elsewhere, same);
+    const asked = await screen.findByRole("region", { name: "Changed elsewhere" });
+    expect(within(asked).getByText(one.typed)).toBeInTheDocument();
+    press(one.save);
+    expect(await stored(elsewhere)).toMatchObject(same);
+    press(/^Keep yours/);
+    press(one.save);
+    await waitFor(async () => expect(await stored(elsewhere)).not.toMatchObject(same));
+  },
+);
+
+test("a step of a ladder that was changed elsewhere as well is asked about, and not written over", async () => {
+  await openBook(SMALL);
+  const one = { ...CASES.ladder, label: "What it adds", typed: "Typed here" };
+  const step: Elsewhere = { ...LADDER_STEP, same: { name: "Written elsewhere" } };
+  await come(one);
+  await write(one, one.typed);
+  await changeElsewhere(step, { name: "Written elsewhere" });
+  await screen.findByRole("region", { name: "Changed elsewhere" });
+  press(one.save);
+  expect(await stored(step)).toMatchObject({ name: "Written elsewhere" });
+  press(/^Take theirs/);
+  await waitFor(async () => expect(await fieldOf(one)).toHaveValue("Written elsewhere"));
+});
+
+test("a field keeps the focus while what is wrong with it comes and goes", async () => {
+  await openBook(SMALL);
+  const one = CASES.facts;
+  await come(one);
+  const field = await fieldOf(one);
+  field.focus();
+  fireEvent.change(field, { target: { value: " " } });
+  press(one.save);
+  await waitFor(() => expect(field).toHaveAttribute("aria-invalid", "true"));
+  fireEvent.change(field, { target: { value: "Bus" } });
+  expect(field).not.toHaveAttribute("aria-invalid");
+  expect(field).toHaveFocus();
+});

@@ -1,0 +1,69 @@
+import type { PartModel, PartProblem } from "./partModel.js";
+import type { ProductModel, ProductProblem } from "./productModel.js";
+
+/** Kinds of part that are offered while typing. */
+export const PART_KINDS: readonly string[] = [
+  "filter",
+  "belt",
+  "seal",
+  "plug",
+  "brake pads",
+  "bulb",
+  "wiper",
+  "battery",
+  "tyre",
+  "wear part",
+];
+
+/** What is said of a part. */
+export const PART_LABELS: Readonly<Record<keyof PartModel, string>> = {
+  name: "What it is",
+  kind: "Kind",
+  number: "Number",
+  equivalents: "Equivalent numbers, apart by commas",
+  supersededBy: "Superseded by",
+  pack: "How many come in a pack",
+  note: "Note",
+  prices: "Prices",
+};
+
+const A_PRICE = "A price needs a source and an amount of 0 or more.";
+
+/** What is wrong with a part, and what to do. */
+export function partProblemWords({ code }: PartProblem): string {
+  switch (code) {
+    case "name-missing":
+      return "Say what it is, such as oil filter.";
+    case "number-missing":
+      return "Give the number it is ordered by.";
+    case "pack-not-whole":
+      return "How many come in a pack must be a whole number from 1 on.";
+    case "not-a-price":
+      return A_PRICE;
+  }
+}
+
+/** What is said of a fluid as it is bought. */
+export const PRODUCT_LABELS: Readonly<Record<keyof ProductModel, string>> = {
+  name: "Called",
+  kind: "Kind",
+  grade: "Grade",
+  base: "Made from",
+  coolantFamily: "Family",
+  brakeType: "Type",
+  claims: "Codes and approvals its label claims, apart by commas",
+  packs: "Packs",
+  note: "Note",
+};
+
+/** What is wrong with a product, and what to do. */
+export function productProblemWords({ code }: ProductProblem): string {
+  switch (code) {
+    case "called-missing":
+      return "Say what it is called on the can.";
+    case "not-a-pack":
+      return "That is not the size of a pack; mend it or leave it empty.";
+    case "not-a-price":
+      return A_PRICE;
+  }
+}
