@@ -8,8 +8,8 @@ const AT = "2026-11-23T09:00:00.000Z";
 beforeEach(() => sessionStorage.clear());
 
 test("what is kept is there again, until it is let go", () => {
-  expect(keepDraft("k", { model: MODEL, base: FRESH }, AT)).toBe(true);
-  expect(draftOf("k", FRESH)).toEqual({ model: MODEL, base: FRESH, at: AT });
+  expect(keepDraft("k", { model: MODEL, base: FRESH, clashes: ["name"] }, AT)).toBe(true);
+  expect(draftOf("k", FRESH)).toEqual({ model: MODEL, base: FRESH, clashes: ["name"], at: AT });
   dropDraft("k");
   expect(draftOf("k", FRESH)).toBeNull();
 });
@@ -21,7 +21,7 @@ test.each<[string, unknown]>([
   ["rows are no rows", { ...MODEL, rows: "a" }],
   ["something is nothing", { ...MODEL, more: null }],
 ])("what an older version kept is left where %s", (_why, model) => {
-  sessionStorage.setItem("k", JSON.stringify({ model, base: FRESH, at: AT }));
+  sessionStorage.setItem("k", JSON.stringify({ model, base: FRESH, clashes: [], at: AT }));
   expect(draftOf("k", FRESH)).toBeNull();
 });
 
@@ -34,6 +34,6 @@ test("where the tab has no room, it says so", () => {
   jest.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
     throw new DOMException("full", "QuotaExceededError");
   });
-  expect(keepDraft("k", { model: MODEL, base: FRESH }, AT)).toBe(false);
+  expect(keepDraft("k", { model: MODEL, base: FRESH, clashes: ["name"] }, AT)).toBe(false);
   jest.restoreAllMocks();
 });

@@ -1,11 +1,8 @@
 import { z } from "zod";
-import type { Model, Standing } from "./rebase.js";
+import { keysOf, type Model, type Standing } from "./rebase.js";
 
 /** A form that was begun and not saved, as it stands in a tab. */
-export interface Draft<M> {
-  readonly model: M;
-  /** What stood in it before anything was typed. */
-  readonly base: M;
+export interface Draft<M> extends Standing<M> {
   /** When it was last touched, as an ISO instant. */
   readonly at: string;
 }
@@ -13,6 +10,7 @@ export interface Draft<M> {
 const draftSchema = z.object({
   model: z.record(z.string(), z.unknown()),
   base: z.record(z.string(), z.unknown()),
+  clashes: z.array(z.string()),
   at: z.string(),
 });
 
@@ -38,10 +36,10 @@ export function draftOf<M extends Model>(key: string, fresh: M): Draft<M> | null
   if (text === null) return null;
   const read = draftSchema.safeParse(parsed(text));
   if (!read.success) return null;
-  const { model, base, at } = read.data;
-  return fits(model, fresh) && fits(base, fresh)
-    ? { model: model as M, base: base as M, at }
-    : null;
+  const { model, base, clashes, at } = read.data;
+  if (!fits(model, fresh) || !fits(base, fresh)) return null;
+  const asked = keysOf(fresh).filter((key) => clashes.includes(key));
+  return { model: model as M, base: base as M, clashes: asked, at };
 }
 
 function parsed(text: string): unknown {
@@ -53,13 +51,9 @@ function parsed(text: string): unknown {
 }
 
 /** Keeps a form as it is typed, for this tab; answers whether there was room for it. */
-export function keepDraft<M>(
-  key: string,
-  { model, base }: Pick<Standing<M>, "model" | "base">,
-  at: string,
-): boolean {
+export function keepDraft<M>(key: string, standing: Standing<M>, at: string): boolean {
   try {
-    sessionStorage.setItem(key, JSON.stringify({ model, base, at }));
+    sessionStorage.setItem(key, JSON.stringify({ ...standing, at }));
     return true;
   } catch {
     return false;

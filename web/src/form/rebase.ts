@@ -17,7 +17,8 @@ export interface Standing<M> {
 }
 
 /** The fields of a form. */
-const keysOf = <M extends Model>(model: M): readonly KeyOf<M>[] => Object.keys(model) as KeyOf<M>[];
+export const keysOf = <M extends Model>(model: M): readonly KeyOf<M>[] =>
+  Object.keys(model) as KeyOf<M>[];
 
 /** Whether a field says something else than its record. */
 function isTouched<M extends Model>({ model, base }: Standing<M>, key: KeyOf<M>): boolean {

@@ -83,7 +83,7 @@ function useBegun<M extends Model, Source, P extends Problem>(
     const base = modelOf(source);
     const draft = draftOf(key, base);
     // A new one has no record that could have moved meanwhile.
-    const begun = draft === null ? { model: base, base, clashes: [] } : { ...draft, clashes: [] };
+    const begun = draft ?? { model: base, base, clashes: [] };
     const standing = draft === null || source === null ? begun : rebased(begun, base);
     return { standing, at: draft?.at ?? null };
   });
@@ -94,11 +94,10 @@ function useBegun<M extends Model, Source, P extends Problem>(
 }
 
 /** Keeps what is typed for this tab, as long as it differs from its record; answers whether there was room. */
-function keepTyped<M extends Model>(
-  key: string,
-  { model, base }: Omit<Standing<M>, "clashes">,
-): boolean {
-  if (!isEqual(model, base)) return keepDraft(key, { model, base }, new Date().toISOString());
+function keepTyped<M extends Model>(key: string, { model, base, clashes }: Standing<M>): boolean {
+  if (!isEqual(model, base)) {
+    return keepDraft(key, { model, base, clashes }, new Date().toISOString());
+  }
   dropDraft(key);
   return true;
 }
@@ -156,7 +155,7 @@ export function useForm<M extends Model, Source, P extends Problem>(
   };
   const set = (patch: Partial<M>): void => {
     for (const [name, value] of Object.entries(patch)) fields.setValue(name, value);
-    setIsKept(keepTyped(key, { model: fields.getValues() as M, base: opened.base }));
+    setIsKept(keepTyped(key, { ...opened, model: fields.getValues() as M }));
   };
   const bare = fieldsOf(model, set, said.problemAt);
   return {

@@ -487,6 +487,22 @@ test.each(overFields)(
   },
 );
 
+test.each(overFields.filter(({ one }) => one.opener === undefined))(
+  "$name: what is to be asked about is asked about after a reload too",
+  async ({ one, same }) => {
+    if (one.elsewhere === null) throw new Error("it is of nothing");
+    await openBook(SMALL);
+    await come(one);
+    await write(one, one.typed);
+    await changeElsewhere(one.elsewhere, same);
+    await screen.findByRole("region", { name: "Changed elsewhere" });
+    await come(one);
+    await screen.findByRole("region", { name: "Changed elsewhere" });
+    press(one.save);
+    expect(await stored(one.elsewhere)).toMatchObject(same);
+  },
+);
+
 test("a step of a ladder that was changed elsewhere as well is asked about, and not written over", async () => {
   await openBook(SMALL);
   const one = { ...CASES.ladder, label: "What it adds", typed: "Typed here" };
