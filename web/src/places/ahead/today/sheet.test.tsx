@@ -4,11 +4,9 @@ import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { addDays, formatDay, reckonBoard, type DayNumber } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { Provider } from "react-redux";
-import { MemoryRouter, useLocation } from "react-router";
-import { layOutAsOnADesk, openBook, plain } from "../../../../test/openedBook.js";
+import { useLocation } from "react-router";
+import { At, layOutAsOnADesk, openBook, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { store } from "../../../app/store.js";
 import TodayPage from "./TodayPage.js";
 
 // The worker's own work, without the worker.
@@ -28,12 +26,10 @@ function Address(): ReactElement {
 async function show(address: string): Promise<void> {
   await openBook();
   render(
-    <Provider store={store}>
-      <MemoryRouter initialEntries={[address]}>
-        <TodayPage />
-        <Address />
-      </MemoryRouter>
-    </Provider>,
+    <At path="/ahead/today" address={address}>
+      <TodayPage />
+      <Address />
+    </At>,
   );
 }
 
