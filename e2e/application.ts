@@ -58,14 +58,17 @@ export async function wordsOf(page: Page, selector = "body"): Promise<string> {
 /** Laying a long page out for its words at every frame would leave nothing for the page itself. */
 const LOOK_EVERY_MS = 50;
 
-/** Waits until the page shows some words; where they do not come, throws with what it shows instead. */
-export async function waitForWords(page: Page, words: string): Promise<void> {
+/** Waits until the page, or a part of it where the whole is long, shows some words; where they do not come, throws with what it shows instead. */
+export async function waitForWords(page: Page, words: string, within = "body"): Promise<void> {
   try {
     await page.waitForFunction(
-      (wanted: string) =>
-        document.body.innerText.replaceAll("\u00a0", " ").replaceAll("\u2060", "").includes(wanted),
+      (wanted: string, part: string) =>
+        [...document.querySelectorAll<HTMLElement>(part)].some((one) =>
+          one.innerText.replaceAll("\u00a0", " ").replaceAll("\u2060", "").includes(wanted),
+        ),
       { polling: LOOK_EVERY_MS },
       words,
+      within,
     );
   } catch (error) {
     if (!(error instanceof TimeoutError)) throw error;

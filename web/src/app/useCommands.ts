@@ -7,6 +7,7 @@ import { refusalWords } from "../words/refusalWords.js";
 import { noteChange } from "./noteChange.js";
 import { notifyChange } from "./notify.js";
 import { surroundings, useBook } from "./openBook.js";
+import { useInTurn } from "./useInTurn.js";
 import { useOneAtATime } from "./useOneAtATime.js";
 
 /** Runs a command in the storage: on a machine, on several, or on the book. */
@@ -24,7 +25,7 @@ type Then = (saved: Saved) => void | Promise<unknown>;
 /** The way to run commands on the open book. */
 export interface Commands<Issue> {
   /**
-   * Runs a command unless an earlier one is still under way, and tells of it once it is durable; it can be taken back then. Answers what was saved, null where nothing was.
+   * Runs a command unless an earlier one is still under way (or after it), and tells of it once it is durable; it can be taken back then. Answers what was saved, null where nothing was.
    */
   readonly run: (act: Act<Issue>, told: Told, then?: Then) => Promise<Saved | null>;
   /** What stood in the way of the last, empty where nothing did. */
@@ -38,17 +39,24 @@ const isCommon = (issue: { readonly code: string }): issue is CommonRefusal =>
 /** The words of commands that refuse nothing of their own. */
 export const nothingRefused = (_: never): string => "";
 
-/** Runs commands one at a time and says in words what stood in the way; `wordsOf` words what the commands themselves refuse. */
+/**
+ * Runs commands one at a time and says in words what stood in the way; `wordsOf` words what the commands themselves refuse.
+ * A second press while one is under way does nothing, as that of a button that logs; `isInTurn` has it done next, as
+ * that of a choice which is changed again.
+ */
 export function useCommands<Issue extends { readonly code: string } = never>(
   wordsOf: (issue: Issue) => string,
+  isInTurn = false,
 ): Commands<Issue> {
   const { storage } = useBook();
-  const once = useOneAtATime();
+  const oneAtATime = useOneAtATime();
+  const inTurn = useInTurn();
+  const order = isInTurn ? inTurn : oneAtATime;
   const [failure, fail] = useState("");
   const run = useCallback<Commands<Issue>["run"]>(
     async (act, told, then) => {
       let saved: Saved | null = null;
-      await once(async () => {
+      await order(async () => {
         try {
           const result = await act(storage, surroundings());
           if (!result.ok) {
@@ -77,7 +85,7 @@ export function useCommands<Issue extends { readonly code: string } = never>(
       });
       return saved;
     },
-    [once, storage, wordsOf],
+    [order, storage, wordsOf],
   );
   return { run, failure, fail };
 }

@@ -44,7 +44,7 @@ function issueWords(issue: KeepIssue): string {
 
 /** The way to keep records that are edited in place, and what stood in the way of the last. */
 export function useKeep(): { readonly keep: Keep; readonly failure: string } {
-  const { run, failure } = useCommands(issueWords);
+  const { run, failure } = useCommands(issueWords, true);
   const keep = useCallback<Keep>(
     async (section, before, after) => {
       const told = after === null ? "Taken out." : "Saved.";
