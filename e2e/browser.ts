@@ -67,7 +67,11 @@ function noteCrashes(context: BrowserContext): void {
     void context.close().catch(() => undefined);
   };
   context.on("targetcreated", (target) => {
-    void target.page().then((page) => page?.on("error", () => crashed(page)));
+    // One that is closed at once has no page any more.
+    void target.page().then(
+      (page) => page?.on("error", () => crashed(page)),
+      () => undefined,
+    );
   });
 }
 

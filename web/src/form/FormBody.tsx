@@ -32,7 +32,7 @@ export function FormBody<M extends Model, Source>({
       <Begun form={form} />
       {children}
       <MineAndTheirs form={form} {...(said === undefined ? {} : { said })} />
-      <Standing form={form} failure={failure} />
+      <InTheWay form={form} failure={failure} />
       {foot}
     </form>
   );
@@ -56,7 +56,7 @@ function Begun<M extends Model, Source>({
 }
 
 /** What stands in the way of saving; nothing where nothing does. */
-function Standing<M extends Model, Source>({
+function InTheWay<M extends Model, Source>({
   form: { problem, wrong, isKept, isSaving },
   failure,
 }: {

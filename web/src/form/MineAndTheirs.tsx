@@ -6,6 +6,9 @@ import type { FormInHand } from "./useForm.js";
 /** Says a value of a form in words; the ids of other records by their names. */
 export type Said<M> = Partial<Readonly<Record<KeyOf<M>, (value: never) => string>>>;
 
+/** What of a row is left out of its words. */
+const SAYS_NOTHING: ReadonlySet<unknown> = new Set(["", null, false]);
+
 /** A value of a form in words, where nothing else says how. */
 export function valueWords(value: unknown): string {
   if (value === "" || value === null || value === undefined) return "nothing";
@@ -16,7 +19,7 @@ export function valueWords(value: unknown): string {
   }
   if (typeof value === "object") {
     const parts = Object.entries(value)
-      .filter(([name, one]) => !["key", "id", "hash"].includes(name) && one !== "" && one !== null)
+      .filter(([name, one]) => !["key", "id", "hash"].includes(name) && !SAYS_NOTHING.has(one))
       .map(([, one]) => valueWords(one));
     return parts.join(" · ");
   }
@@ -33,7 +36,11 @@ export function MineAndTheirs<M extends Model, Source>({
 }): ReactElement | null {
   if (form.clashes.length === 0) return null;
   return (
-    <section aria-label="Changed elsewhere" className="border-l-4 border-soon bg-raised px-4 py-3">
+    <section
+      data-asks
+      aria-label="Changed elsewhere"
+      className="border-l-4 border-soon bg-raised px-4 py-3"
+    >
       <p role="status" className="font-semibold">
         Changed elsewhere while you typed. Which is to stand?
       </p>

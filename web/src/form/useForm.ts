@@ -1,7 +1,7 @@
 import { isEqual } from "es-toolkit";
-import { use, useEffect, useState, type FormEvent } from "react";
+import { useEffect, useState, type FormEvent } from "react";
 import { useForm as useFields, useWatch, type FieldValues } from "react-hook-form";
-import { OpenBookContext } from "../app/openBook.js";
+import { useBook } from "../app/openBook.js";
 import { fieldsOf, type Field } from "../ui/field.js";
 import { draftOf, dropDraft, keepDraft } from "./drafts.js";
 import type { FormName } from "./forms.js";
@@ -34,7 +34,6 @@ export interface FormField<Value> extends Field<Value> {
 
 /** A form that is being filled in. */
 export interface FormInHand<M extends Model, Source> extends Standing<M> {
-  readonly form: FormName;
   readonly set: (patch: Partial<M>) => void;
   readonly field: <Key extends KeyOf<M>>(key: Key) => FormField<M[Key]>;
   readonly labels: Readonly<Record<KeyOf<M>, string>>;
@@ -102,17 +101,15 @@ function keepTyped<M extends Model>(key: string, { model, base, clashes }: Stand
   return true;
 }
 
-/** What is wrong with a form as it stands, in words, once saving it has been tried. */
+/** What is wrong with a form, in words. */
 function saidOf<M extends Model, P extends Problem>(
   problems: readonly P[],
   words: (problem: P) => string,
-  isTried: boolean,
 ): Pick<FormInHand<M, unknown>, "problem" | "wrong"> & { problemAt: (path: string) => string } {
-  const shown = isTried ? problems : [];
-  const atFields = shown.filter(({ field }) => field !== "");
-  const first = shown.find(({ field }) => field === "");
+  const atFields = problems.filter(({ field }) => field !== "");
+  const first = problems.find(({ field }) => field === "");
   const problemAt = (path: string): string => {
-    const own = shown.find(({ field }) => field === path);
+    const own = problems.find(({ field }) => field === path);
     return own === undefined ? "" : words(own);
   };
   return { problem: first === undefined ? "" : words(first), wrong: atFields.length, problemAt };
@@ -126,9 +123,7 @@ export function useForm<M extends Model, Source, P extends Problem>(
   given: FormOf<M, Source, P>,
 ): FormInHand<M, Source> {
   const { form, of, labels } = given;
-  // Some stand where no book is open yet.
-  const book = use(OpenBookContext)?.entry.database ?? "";
-  const key = `yonderfell-form ${book} ${form} ${of}`;
+  const key = `yonderfell-form ${useBook().entry.database} ${form} ${of}`;
   const { start, opened, setOpened, begunAt, setBegunAt } = useBegun(given, key);
   const fields = useFields<FieldValues>({ defaultValues: start });
   const model = useWatch({ control: fields.control }) as M;
@@ -146,8 +141,7 @@ export function useForm<M extends Model, Source, P extends Problem>(
     stand(rebased(standing, given.modelOf(given.source)), given.source);
   });
   const [tried, setTried] = useState(0);
-  const problems = given.problemsOf(model);
-  const said = saidOf<M, P>(problems, given.problemWords, tried > 0);
+  const said = saidOf<M, P>(tried === 0 ? [] : given.problemsOf(model), given.problemWords);
   const begin = (next: Standing<M>, source: Source): void => {
     setBegunAt(null);
     setTried(0);
@@ -161,7 +155,7 @@ export function useForm<M extends Model, Source, P extends Problem>(
   return {
     ...standing,
     ...said,
-    ...{ form, labels, source: opened.source, begunAt, isKept, isSaving, tried, set },
+    ...{ labels, source: opened.source, begunAt, isKept, isSaving, tried, set },
     isTouched: !isEqual(model, opened.base),
     field: (name) => ({ ...bare(name), label: labels[name] }),
     settle: (name, isMine) => stand(settled(standing, name, isMine), opened.source),
@@ -172,7 +166,8 @@ export function useForm<M extends Model, Source, P extends Problem>(
     submit: (save) => (event) => {
       event.preventDefault();
       setTried((times) => times + 1);
-      if (opened.clashes.length > 0 || problems.length > 0 || isSaving) return;
+      const isAsked = opened.clashes.length > 0;
+      if (isAsked || isSaving || given.problemsOf(model).length > 0) return;
       setIsSaving(true);
       void save(model, opened.source)
         .then((isSaved) => {

@@ -480,6 +480,7 @@ test.each(overFields)(
     const asked = await screen.findByRole("region", { name: "Changed elsewhere" });
     expect(within(asked).getByText(one.typed)).toBeInTheDocument();
     press(one.save);
+    expect(within(asked).getAllByRole("button")[0]).toHaveFocus();
     expect(await stored(elsewhere)).toMatchObject(same);
     press(/^Keep yours/);
     press(one.save);

@@ -4,14 +4,7 @@ import { CheckField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import type { FormInHand } from "../../../form/useForm.js";
 import { DUTIES, TEMPERATURE, type DutyFlag, type FactsModel } from "./factsModel.js";
-
-const WORDS: Readonly<Record<DutyFlag, string>> = {
-  dust: "Dust",
-  towing: "Towing or heavy loads",
-  shortTrips: "Short trips",
-  idling: "Long idling",
-  water: "Water, mud or salt",
-};
+import { DUTY_WORDS } from "./factsWords.js";
 
 /** How a machine is used: what decides on grades and hard-use intervals. */
 export function DutyFields({
@@ -39,7 +32,7 @@ export function DutyFields({
         {DUTIES.map((flag) => (
           <CheckField
             key={flag}
-            label={WORDS[flag]}
+            label={DUTY_WORDS[flag]}
             value={model.flags.includes(flag)}
             onChange={(isOn) => turn(flag, isOn)}
           />

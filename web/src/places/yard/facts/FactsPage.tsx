@@ -7,7 +7,7 @@ import { useAppSelector } from "../../../app/store.js";
 import { useKeep } from "../../../app/useKeep.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormBody } from "../../../form/FormBody.js";
-import type { Said } from "../../../form/MineAndTheirs.js";
+import { valueWords, type Said } from "../../../form/MineAndTheirs.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
@@ -23,7 +23,7 @@ import { PicturesField } from "../pictures/PicturesField.js";
 import { DutyFields } from "./DutyFields.js";
 import { DayField } from "../../../ui/DayField.js";
 import { factsProblems, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
-import { FACTS_LABELS, factsProblemWords } from "./factsWords.js";
+import { DUTY_WORDS, FACTS_LABELS, factsProblemWords, standsWords } from "./factsWords.js";
 import { LaidUpFields, NeededFields } from "./LaidUpFields.js";
 import { RunningInFields } from "./RunningInFields.js";
 import { ServiceStanding } from "./ServiceStanding.js";
@@ -115,6 +115,9 @@ function useFactsSaid(): Said<FactsModel> {
     place: nameIn(places),
     person: nameIn(people),
     gallons: (value: string) => GALLON_CHOICES.find(([one]) => one === value)?.[1] ?? value,
+    flags: (flags: FactsModel["flags"]) => valueWords(flags.map((flag) => DUTY_WORDS[flag])),
+    laidUp: (rows: FactsModel["laidUp"]) => valueWords(rows.map(standsWords)),
+    needed: (rows: FactsModel["needed"]) => valueWords(rows.map(standsWords)),
     pictures: (pictures: readonly unknown[]) => counted(pictures.length, "picture"),
   };
 }

@@ -3,11 +3,10 @@ import { RowsField } from "../../../form/RowsField.js";
 import { DayField } from "../../../ui/DayField.js";
 import { TextField } from "../../../ui/fields.js";
 import type { Field } from "../../../ui/field.js";
+import { MONTHS } from "../../../words/format.js";
 import type { LaidUpRow, NeededRow } from "./factsModel.js";
+import { WEEKDAYS } from "./factsWords.js";
 import { Term } from "../../../ui/Term.js";
-
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
-const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
 /** When it stands: no use is expected then, and forecasts pass over it. */
 export function LaidUpFields(field: Field<readonly LaidUpRow[]>): ReactElement {

@@ -1,6 +1,6 @@
-import { figure } from "../../../words/format.js";
+import { figure, MONTHS } from "../../../words/format.js";
 import { machineIssueWords } from "../../../words/machineWords.js";
-import type { FactsModel, FactsProblem } from "./factsModel.js";
+import type { DutyFlag, FactsModel, FactsProblem, LaidUpRow, NeededRow } from "./factsModel.js";
 import type { StandingModel } from "./standingModel.js";
 
 /** What the facts of a machine are called. */
@@ -30,6 +30,26 @@ export const FACTS_LABELS: Readonly<Record<keyof FactsModel, string>> = {
   note: "Note",
   pictures: "Pictures",
 };
+
+/** How a machine is used. */
+export const DUTY_WORDS: Readonly<Record<DutyFlag, string>> = {
+  dust: "Dust",
+  towing: "Towing or heavy loads",
+  shortTrips: "Short trips",
+  idling: "Long idling",
+  water: "Water, mud or salt",
+};
+
+/** The days of the week, Monday first. */
+export const WEEKDAYS: readonly string[] = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+
+/** Days on which a machine stands or is needed, in words. */
+export function standsWords(row: LaidUpRow | NeededRow): string {
+  const [numbers, names] = "months" in row ? [row.months, MONTHS] : [row.weekdays, WEEKDAYS];
+  const named = numbers.map((number) => names[number - 1] ?? "").join(", ");
+  const days = row.from === "" && row.to === "" ? "" : `${row.from} to ${row.to}`;
+  return [named, days, row.reason].filter((part) => part !== "").join(" · ");
+}
 
 /** What is wrong with the facts of a machine, and what to do. */
 export function factsProblemWords(problem: FactsProblem): string {

@@ -9,6 +9,7 @@ import {
 import { isEqual } from "es-toolkit";
 import { useMemo, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { useAppSelector } from "../../../app/store.js";
 import { useCommands } from "../../../app/useCommands.js";
 import { useMachineBook } from "../../../data/useMachineBook.js";
 import { FormBody } from "../../../form/FormBody.js";
@@ -93,6 +94,7 @@ function LadderForm({
   readonly before: string;
 }): ReactElement {
   const [machine] = book.machines;
+  const today = useAppSelector((state) => state.session.today);
   const steps = useMemo(() => stepsOf(book.tasks, before), [book.tasks, before]);
   const form = useForm({
     form: "ladder",
@@ -100,7 +102,7 @@ function LadderForm({
     source: steps,
     modelOf: (source) => modelOfLadder(source, before, machine),
     labels: LADDER_LABELS,
-    problemsOf: (typed) => ladderProblems(typed, book, before),
+    problemsOf: (typed) => ladderProblems(typed, book, before, today),
     problemWords: ladderProblemWords,
   });
   const plan = machinePath(machine.id, "/plan");

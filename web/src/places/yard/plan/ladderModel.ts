@@ -4,6 +4,7 @@ import {
   limitsOfKind,
   limitsOnMeter,
   writeLadder,
+  type DayNumber,
   type LadderInput,
   type LadderIssue,
   type LadderStep,
@@ -122,10 +123,11 @@ export function ladderProblems(
   model: LadderModel,
   book: MachineBook,
   before: string,
+  today: DayNumber,
 ): readonly LadderProblem[] {
   const unit = meterUnit(book.machines[0], model.meter);
   const input = ladderInput(model, unit);
-  const tried = writeLadder(book, input, before === "" ? null : before, lookingAhead(0 as never));
+  const tried = writeLadder(book, input, before === "" ? null : before, lookingAhead(today));
   if (tried.ok) return [];
   return tried.issues.map((issue) => ({
     ...{ field: fieldOf(issue, input), code: issue.code, issue, unit },
