@@ -88,7 +88,7 @@ test("axe finds nothing wrong with the reasons, the table, and reading a meter",
   // A short page behind the dialog: the board has been looked at.
   await go(page, "preferences");
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("07 3");
   await waitForWords(page, "Which is it?");
   expect(await violationsOn(page)).toEqual([]);
@@ -102,7 +102,7 @@ test("axe finds nothing wrong with finding, the keys, deleting, notes, a refused
     expect(await violationsOn(page)).toEqual([]);
   };
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("07 oil");
   await isSound("Gearbox oil");
   await page.keyboard.press("Escape");

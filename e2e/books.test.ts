@@ -190,7 +190,7 @@ test("after many changes a line reminds of an export, once, and not again when i
   await Promise.all([page.waitForNavigation(), press(page, "Open: Upper vale")]);
   await page.waitForSelector("[data-strip]");
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   for (let change = 1; change <= 25; change += 1) {
     await page.keyboard.type(`H1 ${200000 + change}`);
     await page.waitForFunction(

@@ -8,7 +8,7 @@ async function find(words: string, awaited: string): Promise<void> {
   const { page } = app();
   await page.waitForSelector("[data-strip], main h1");
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type(words);
   await page.waitForFunction(
     (wanted: string) =>
@@ -47,7 +47,7 @@ test("commands are found by name, and what fits nothing says so", async () => {
   await page.keyboard.press("Enter");
   await waitForWords(page, "takes what another copy of this book holds");
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("qqqqq");
   await waitForWords(page, "Nothing in this book fits.");
   await page.keyboard.press("Escape");
@@ -69,7 +69,7 @@ test("the list of keys opens by its own, and single keys can be switched off", a
   await page.keyboard.down("Control");
   await page.keyboard.press("k");
   await page.keyboard.up("Control");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.press("Escape");
   await press(page, "on");
   await page.keyboard.press("1");
@@ -86,7 +86,7 @@ test("figures are written and typed as preferred, distances left in the unit pre
   expect(await stripOf(page, "t-bus-oil")).toMatch(/\d+ mi left/);
   expect(await wordsOf(page, "main")).toMatch(/\d\.\d{3} km/);
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("12 2.010,5");
   await waitForWords(page, "engine hours: 2.010,5 h");
   await page.keyboard.press("Escape");

@@ -114,7 +114,7 @@ test("keys pressed while a dialog is being fetched belong to it", async () => {
   await page.keyboard.press("r");
   await page.keyboard.type("1 8440x", { delay: 10 });
   await page.keyboard.press("Backspace");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("0");
   const typed = await page.$eval("[role=dialog] input", (input) => input.value);
   expect([typed, new URL(page.url()).pathname]).toEqual(["1 84400", "/ledger"]);

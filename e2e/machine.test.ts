@@ -33,7 +33,7 @@ const focused = (page: Page): Promise<string> =>
 test("a machine with a plate of five fluids is added by the keyboard alone", async () => {
   const { page } = app();
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("add a machine");
   await waitForWords(page, "Add a machine");
   await page.keyboard.press("Enter");

@@ -58,7 +58,7 @@ test("after the first load all of it works without the server: places, search, s
     await waitForWords(page, words);
   }
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("far mast");
   await waitForWords(page, "Logged far from any mast");
   await page.keyboard.press("Escape");

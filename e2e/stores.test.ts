@@ -183,7 +183,7 @@ test("a part is found by a few words, and the Stores show it", async () => {
   await page.goto(`${address}ahead`);
   await page.waitForSelector("[data-strip]");
   await page.keyboard.press("/");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("drain seal 20");
   await waitForWords(page, "Drain plug seal 20 mm W 20");
   await page.keyboard.press("Enter");

@@ -73,7 +73,7 @@ test("a meter is read on one line and the dates move", async () => {
   const mower = shown.find((text) => text.includes("Flail mower")) ?? "";
   const dial = Number((/([\d\u00a0]+\.\d)\u00a0h/.exec(mower)?.[1] ?? "").replaceAll("\u00a0", ""));
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type(`12 ${(dial + 6).toFixed(1)}`);
   await waitForWords(page, "This moves");
   await page.keyboard.press("Enter");
@@ -88,7 +88,7 @@ test("a meter is read on one line and the dates move", async () => {
 test("a figure that goes back is questioned, and a replaced meter is recorded from the answer", async () => {
   const { page } = app();
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("12 3.5");
   await waitForWords(page, "Which is it?");
   const isHeld = await page.$eval("[role=dialog] button[type=submit]", (button) => button.disabled);
@@ -214,7 +214,7 @@ test("every place is reached by its key, and keys stay out of fields", async () 
     );
   }
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("2");
   expect(await page.$eval("[role=dialog] input", (input) => input.value)).toBe("2");
   expect(await wordsOf(page, "h1")).toBe("Ahead");

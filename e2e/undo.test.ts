@@ -45,7 +45,7 @@ test("inside a field the keys undo typing and nothing else", async () => {
   const { page } = app();
   await logOil();
   await page.keyboard.press("r");
-  await page.waitForSelector("[role=dialog] input");
+  await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("07");
   await combined("Control", "z");
   await page.keyboard.press("Escape");
