@@ -1,5 +1,8 @@
 const workspaces = ["web", "server", "cli", "demo", "e2e", "bench"];
 
+/** The layers of the screens, the uppermost first: a folder imports from those below it only. */
+const layers = ["app", "places", "form", "ui", "session", "work", "words", "data"];
+
 /** Imports run one way: everything knows the core, the core knows nobody; no cycles anywhere. */
 export default {
   forbidden: [
@@ -29,6 +32,25 @@ export default {
       severity: "error",
       from: { path: "^(server|cli)/", pathNot: "\\.test\\.ts$" },
       to: { path: "^(web|demo|e2e|bench)/" },
+    },
+    ...layers.slice(1).map((layer, index) => ({
+      name: `${layer}-imports-nothing-above-it`,
+      severity: "error",
+      from: { path: `^web/src/${layer}/` },
+      to: { path: `^web/src/(${layers.slice(0, index + 1).join("|")})/` },
+    })),
+    {
+      name: "a-place-imports-no-other-place",
+      comment: "What places have in common stands in `places/shared`.",
+      severity: "error",
+      from: { path: "^web/src/places/(?!shared/)([^/]+)/" },
+      to: { path: "^web/src/places/[^/]+/", pathNot: "^web/src/places/(shared|$1)/" },
+    },
+    {
+      name: "what-places-share-imports-no-place",
+      severity: "error",
+      from: { path: "^web/src/places/shared/" },
+      to: { path: "^web/src/places/(?!shared/)" },
     },
     {
       name: "no-unresolved",

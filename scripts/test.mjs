@@ -10,7 +10,7 @@ writeFileSync(TEST_TIMES, "");
 
 /** What days depend on where the program runs: all unit tests run on one side of the date line, these again on the other. */
 const DATED = [
-  ...["core/src/calendar", "core/src/exchange/csv", "core/src/ledger", "web/src/app"],
+  ...["core/src/calendar", "core/src/exchange/csv", "core/src/ledger", "web/src/session"],
   ...["web/src/words", "web/src/places/ahead/takeAway", "web/src/places/ahead/today"],
 ];
 /** Room for what lives shortly: with the usual 16 MB a tenth of the time goes to clearing it away. */

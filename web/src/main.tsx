@@ -4,7 +4,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
 import { App } from "./app/App.js";
-import { store } from "./app/store.js";
+import { store } from "./session/store.js";
 import "./app/styles.css";
 
 const root = document.getElementById("root");

@@ -1,7 +1,7 @@
 import { type Book, type CsvHabits, type CsvKind, type CsvReading } from "@yonderfell/core";
 import { TODAY } from "./skarrowVale.js";
 import { MemoryStorage } from "./memoryStorage.js";
-import type { TableChoices, TablePlan } from "../src/work/tablePlan.js";
+import type { TableChoices, TablePlan } from "@yonderfell/core";
 import { Tables, type BroughtIn } from "../src/work/tables.js";
 
 /** How a person here writes. */

@@ -1,5 +1,5 @@
 import type { DayNumber } from "@yonderfell/core";
-import type { Keeper, KeptUpdate } from "../src/kept/keeper.js";
+import type { Keeper, KeptUpdate } from "../src/work/kept/keeper.js";
 
 /** What has changed in what is kept, once all of it is known; null where nothing has. */
 export async function refreshed<Update extends KeptUpdate>(

@@ -24,3 +24,4 @@ export {
   orderingDay,
   presses,
 } from "./governing.js";
+export { type BookSummary, summaryOf } from "./bookSummary.js";

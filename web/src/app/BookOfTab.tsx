@@ -1,7 +1,7 @@
 import { lazy, useEffect, useState, type ReactElement } from "react";
 import { Navigate } from "react-router";
 import { currentBook } from "../data/registry.js";
-import { useAwaited } from "./useAwaited.js";
+import { useAwaited } from "../session/useAwaited.js";
 
 const Shell = lazy(() => import("./Shell.js"));
 

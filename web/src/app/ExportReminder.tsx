@@ -2,11 +2,11 @@ import { Download } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { QUIET_BUTTON } from "../ui/buttons.js";
 import { exportWords } from "../words/bookWords.js";
-import { askLeave } from "./autoExport.js";
-import { notifyFailure } from "./notify.js";
-import { useBook } from "./openBook.js";
-import { useAutoExport } from "./useAutoExport.js";
-import { useExport, useExportState } from "./useExport.js";
+import { askLeave } from "../session/autoExport.js";
+import { notifyFailure } from "../session/notify.js";
+import { useBook } from "../session/openBook.js";
+import { useAutoExport } from "../session/useAutoExport.js";
+import { useExport, useExportState } from "../session/useExport.js";
 
 /** From so many changes on a word about an export is due. */
 const MANY_CHANGES = 25;

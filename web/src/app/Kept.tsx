@@ -1,8 +1,8 @@
 import { useEffect, useLayoutEffect, useRef } from "react";
 import { NavigationType, useLocation, useNavigationType } from "react-router";
-import { boardLookedAt, WHOLE_BOARD, type BoardLook } from "./boardLook.js";
-import { useBook } from "./openBook.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
+import { boardLookedAt, WHOLE_BOARD, type BoardLook } from "../session/boardLook.js";
+import { useBook } from "../session/openBook.js";
+import { useAppDispatch, useAppSelector } from "../session/store.js";
 
 /** Where this tab keeps how it looks at the board of a book. */
 const LOOK = "yonderfell-look";

@@ -1,8 +1,8 @@
 import type { ReactElement } from "react";
 import { DialogFrame } from "../ui/DialogFrame.js";
 import { KEYS } from "./keys.js";
-import { overlayClosed } from "./session.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
+import { overlayClosed } from "../session/session.js";
+import { useAppDispatch, useAppSelector } from "../session/store.js";
 
 /** The list of keys. */
 export default function KeyList(): ReactElement {

@@ -1,8 +1,8 @@
 import { CircleAlert, CircleCheck, Undo2, X } from "lucide-react";
 import { useEffect, useState, type ReactElement } from "react";
-import { noticeClosed, type Notice } from "./session.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
-import { useUndo } from "./useUndo.js";
+import { noticeClosed, type Notice } from "../session/session.js";
+import { useAppDispatch, useAppSelector } from "../session/store.js";
+import { useUndo } from "../session/useUndo.js";
 
 const GOOD_MS = 6000;
 const BAD_MS = 20000;

@@ -4,9 +4,9 @@ import { laterCode } from "../data/dexieStorage.js";
 import ExportReminder from "./ExportReminder.js";
 import Kept from "./Kept.js";
 import NewerVersion from "./NewerVersion.js";
-import { notifyFailure } from "./notify.js";
+import { notifyFailure } from "../session/notify.js";
 import { errorWords, isOfStore } from "../words/errorWords.js";
-import { useBook } from "./openBook.js";
+import { useBook } from "../session/openBook.js";
 import { StorageFailures } from "./StorageFailures.js";
 
 const A_DAY_MS = 86_400_000;
@@ -16,7 +16,7 @@ function useSecondTrace(entry: BookEntry): void {
   const { id, name, isDemonstration, database } = entry;
   useEffect(() => {
     const own = { id, name, isDemonstration, database };
-    void import("./secondTrace.js")
+    void import("../session/secondTrace.js")
       .then(({ beginTrace }) => beginTrace(own))
       // Its folder may be cleared away while it is looked at.
       .catch((error: unknown) =>

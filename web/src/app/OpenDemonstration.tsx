@@ -3,7 +3,7 @@ import { Navigate } from "react-router";
 import { demonstration } from "../data/books.js";
 import { noteOpened, type BookEntry } from "../data/registry.js";
 import { currentDay } from "../data/today.js";
-import { useAwaited } from "./useAwaited.js";
+import { useAwaited } from "../session/useAwaited.js";
 
 let opening: Promise<BookEntry> | null = null;
 

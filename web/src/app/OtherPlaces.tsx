@@ -25,7 +25,7 @@ const Promised = lazy(() => import("../places/books/Promised.js"));
 const HandOver = lazy(() => import("../places/books/HandOver.js"));
 const Preferences = lazy(() => import("../places/preferences/Preferences.js"));
 const TablesPage = lazy(() => import("../places/tables/TablesPage.js"));
-const NotFound = lazy(() => import("./NotFound.js"));
+const NotFound = lazy(() => import("../ui/NotFound.js"));
 
 /** The addresses of all places but the first; each place loads its own code. */
 export default function OtherPlaces(): ReactElement {

@@ -3,22 +3,22 @@ import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
 import { Link, NavLink, Outlet } from "react-router";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
-import { useBook } from "./openBook.js";
-import { OpenBookProvider } from "./OpenBookProvider.js";
+import { useBook } from "../session/openBook.js";
+import { OpenBookProvider } from "../session/OpenBookProvider.js";
 import { PLACES } from "./places.js";
-import { meterReadingOpened, overlayOpened } from "./session.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
-import { useIdle } from "./useIdle.js";
+import { meterReadingOpened, overlayOpened } from "../session/session.js";
+import { useAppDispatch, useAppSelector } from "../session/store.js";
+import { useIdle } from "../session/useIdle.js";
 import { useKeys } from "./useKeys.js";
-import { useTheme } from "./useTheme.js";
-import { useToday } from "./useToday.js";
-import { useUndo } from "./useUndo.js";
+import { useTheme } from "../session/useTheme.js";
+import { useToday } from "../session/useToday.js";
+import { useUndo } from "../session/useUndo.js";
 
 const OnceShown = lazy(() => import("./OnceShown.js"));
 const VisitPlans = lazy(() => import("./VisitPlans.js"));
 const Notices = lazy(() => import("./Notices.js"));
 const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
-const Find = lazy(() => import("../places/find/Find.js"));
+const FindAnything = lazy(() => import("./FindAnything.js"));
 const KeyList = lazy(() => import("./KeyList.js"));
 
 /** The frame of every place: where one is, where one can go, which book is open, what day it is. */
@@ -66,7 +66,7 @@ function Overlays(): ReactElement {
     <>
       <Suspense>
         {overlay === "reading" && <ReadMeter />}
-        {overlay === "find" && <Find />}
+        {overlay === "find" && <FindAnything />}
         {overlay === "keys" && <KeyList />}
       </Suspense>
       {/* Apart, so that the first note does not take a dialog out of sight while it is fetched. */}

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { isOfStore, errorWords } from "../words/errorWords.js";
-import { notifyFailure } from "./notify.js";
+import { notifyFailure } from "../session/notify.js";
 
 /** The same is not told again within this time. */
 const QUIET_MS = 10_000;

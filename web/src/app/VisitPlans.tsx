@@ -1,8 +1,8 @@
 import { useEffect } from "react";
-import { useKept } from "./useKept.js";
-import { useBook } from "./openBook.js";
-import { useAppDispatch, useAppSelector } from "./store.js";
-import { visits } from "./visits.js";
+import { useKept } from "../session/useKept.js";
+import { useBook } from "../session/openBook.js";
+import { useAppDispatch, useAppSelector } from "../session/store.js";
+import { visits } from "../session/visits.js";
 
 const visitsWorker = (): Worker =>
   new Worker(new URL("../work/visits.worker.ts", import.meta.url), { type: "module" });

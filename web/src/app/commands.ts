@@ -1,18 +1,10 @@
 import type { NavigateFunction } from "react-router";
+import type { Command } from "../places/find/command.js";
 import { PLACES } from "./places.js";
-import { preferred } from "./preferences.js";
-import { meterReadingOpened, overlayOpened } from "./session.js";
-import type { AppDispatch } from "./store.js";
-import type { UndoState } from "./undo.js";
-
-/** Something the program can be told to do by name. */
-export interface Command {
-  readonly name: string;
-  /** Other words it may be looked for by. */
-  readonly also: string;
-  readonly keys: string;
-  readonly run: () => void;
-}
+import { preferred } from "../session/preferences.js";
+import { meterReadingOpened, overlayOpened } from "../session/session.js";
+import type { AppDispatch } from "../session/store.js";
+import type { UndoState } from "../session/undo.js";
 
 /** All that can be told by name from anywhere. */
 export function commandsOf(
@@ -74,13 +66,4 @@ export function commandsOf(
       run: () => dispatch(overlayOpened("keys")),
     },
   ];
-}
-
-/** The commands that fit all words, each begun or within a name. */
-export function commandsFitting(commands: readonly Command[], words: string): Command[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  return commands.filter(({ name, also }) => {
-    const text = ` ${name} ${also}`.toLowerCase();
-    return wanted.every((word) => text.includes(` ${word}`) || text.includes(word));
-  });
 }

@@ -1,9 +1,14 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 import { PLACES } from "./places.js";
-import { keyPressedAhead, meterReadingOpened, overlayClosed, overlayOpened } from "./session.js";
-import { useAppDispatch, useAppSelector, useAppStore } from "./store.js";
-import { useUndo } from "./useUndo.js";
+import {
+  keyPressedAhead,
+  meterReadingOpened,
+  overlayClosed,
+  overlayOpened,
+} from "../session/session.js";
+import { useAppDispatch, useAppSelector, useAppStore } from "../session/store.js";
+import { useUndo } from "../session/useUndo.js";
 
 /** Whether keys typed here are meant as text. */
 function isInField(target: EventTarget | null): boolean {

@@ -1,6 +1,6 @@
 import type { EditedSection, RecordOf } from "@yonderfell/core";
 import { useState, type ReactElement, type ReactNode } from "react";
-import { useKeep } from "../app/useKeep.js";
+import { useKeep } from "../session/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../ui/buttons.js";
 import { DialogFrame } from "../ui/DialogFrame.js";
 import { sentence } from "../words/format.js";

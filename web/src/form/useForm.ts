@@ -1,7 +1,7 @@
 import { isEqual } from "es-toolkit";
 import { useEffect, useState, type FormEvent } from "react";
 import { useForm as useFields, useWatch, type FieldValues } from "react-hook-form";
-import { useBook } from "../app/openBook.js";
+import { useBook } from "../session/openBook.js";
 import { fieldsOf, type Field } from "../ui/field.js";
 import { draftOf, dropDraft, keepDraft } from "./drafts.js";
 import type { FormName } from "./forms.js";

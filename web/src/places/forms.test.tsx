@@ -17,7 +17,7 @@ import { changeOf } from "../../test/changeOf.js";
 import { At, layOutAsOnADesk, openBook, openStorage } from "../../test/openedBook.js";
 import { BOOK, countingSurroundings } from "../../test/skarrowVale.js";
 import { FORMS, type FormName } from "../form/forms.js";
-import { useMachineBook } from "../data/useMachineBook.js";
+import { useMachineBook } from "../session/useMachineBook.js";
 import JourneysPage from "./ahead/journeys/JourneysPage.js";
 import { Weights } from "./ahead/visits/Weights.js";
 import { BookSettings } from "./preferences/BookSettings.js";

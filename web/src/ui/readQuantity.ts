@@ -17,6 +17,9 @@ export interface QuantityWanted {
   readonly gallons?: Gallons | null;
 }
 
+/** What is meant by a temperature typed without a unit. */
+export const TEMPERATURE: QuantityWanted = { unit: "degC" };
+
 /** What a text in a quantity field says. */
 export function readQuantity(
   text: string,

@@ -1,6 +1,6 @@
 import type { ExportNote } from "../data/bookStorage.js";
 import { dayOf, SECTION_WORDS, SECTIONS, type Section } from "@yonderfell/core";
-import type { BookSummary } from "../work/bookSummary.js";
+import type { BookSummary } from "@yonderfell/core";
 import { currentDay } from "../data/today.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
 import { meterName } from "./limitWords.js";

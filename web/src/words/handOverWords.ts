@@ -9,7 +9,7 @@ import {
   type RecordChange,
   type Section,
 } from "@yonderfell/core";
-import type { HandOverRefusal } from "../work/exchange.js";
+import type { HandOverRefusal } from "../data/takenIn.js";
 import { countsWords, sectionNoun } from "./bookWords.js";
 import { figure, fullDate, sentence } from "./format.js";
 

@@ -1,5 +1,5 @@
 import { CSV_DOUBTS, dayOf, type CsvDoubt, type FigureDoubt, type Meter } from "@yonderfell/core";
-import type { TablePlan } from "../work/tablePlan.js";
+import type { TablePlan } from "@yonderfell/core";
 import {
   alongWords,
   countedKind,

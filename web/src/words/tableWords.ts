@@ -8,8 +8,8 @@ import {
   type DateOrder,
   type DecimalSign,
 } from "@yonderfell/core";
-import type { ShownFigure, ShownFollowUps, TablePlan } from "../work/tablePlan.js";
-import type { TableRefusal, WrittenRecords } from "../work/tables.js";
+import type { ShownFigure, ShownFollowUps, TablePlan } from "@yonderfell/core";
+import type { TableRefusal, WrittenRecords } from "../data/takenIn.js";
 import { countsWords, SECTION_ORDER } from "./bookWords.js";
 import { counted, dialFigureWithUnit, figure, fullDate, listOfWords } from "./format.js";
 import { fieldWords, handOverRefusalWords, valueWords } from "./handOverWords.js";

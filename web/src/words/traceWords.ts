@@ -1,4 +1,4 @@
-import type { Permitted, Room, TraceState } from "../work/tracer.js";
+import type { Permitted, Room, TraceState } from "../data/trace/traceState.js";
 import type { LostBook } from "../data/trace/traces.js";
 import { countsWords } from "./bookWords.js";
 import { counted, momentWords } from "./format.js";

@@ -16,10 +16,11 @@ import {
 } from "@yonderfell/core";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { board as boardState, type BoardState } from "../app/board.js";
 import { MemoryStorage } from "../../test/memoryStorage.js";
-
 import { BoardKeeper, type BoardUpdate } from "./boardKeeper.js";
+import { keptState, type KeptState } from "./kept/keptState.js";
+
+const BOARD = keptState<BoardUpdate>("board", "reckoning", {});
 
 const byId = (machines: readonly BoardMachine[]): BoardMachine[] =>
   [...machines].sort((one, other) => (one.machine.id < other.machine.id ? -1 : 1));
@@ -125,7 +126,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8])(
     const storage = new MemoryStorage();
     await storage.fill(BOOK);
     let keeper = new BoardKeeper(storage, "a");
-    let board: BoardState | undefined;
+    let board: KeptState<BoardUpdate> | undefined;
     let today = TODAY;
     for (let round = 0; round < 40; round += 1) {
       if (random() < 0.1) today = addDays(today, 1);
@@ -133,7 +134,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8])(
       if (random() < 0.15) keeper = new BoardKeeper(storage, random() < 0.7 ? "a" : "b");
       if (round > 0) await changeSomething(storage, random, round);
       for (const update of await updatesOf(keeper, today)) {
-        board = boardState.reducer(board, boardState.updated(update));
+        board = BOARD.reducer(board, BOARD.updated(update));
       }
       expect(byId(board?.machines ?? [])).toEqual(await fromScratch(storage, today));
       expect(board?.phase).toBe("ready");

@@ -6,7 +6,7 @@ import {
   type DayNumber,
 } from "@yonderfell/core";
 import type { BoardSource } from "../data/bookStorage.js";
-import { Keeper, type KeptUpdate, type Reads, type Since } from "../kept/keeper.js";
+import { Keeper, type KeptUpdate, type Reads, type Since } from "./kept/keeper.js";
 
 /** What has become of the board; where it is whole, most pressing first. */
 export type BoardUpdate = KeptUpdate<BoardMachine>;

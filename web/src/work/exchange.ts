@@ -8,18 +8,18 @@ import {
   success,
   type DayNumber,
   type Digested,
-  type MergeIssue,
   type MergePlan,
   type Result,
   type Side,
 } from "@yonderfell/core";
 import { withStorage } from "../data/withStorage.js";
-import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
+import type { BookStorage } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { bookOfZip, isZip, zipOfBook, type OnLooked, type UnpackedBook } from "./bookZip.js";
-import { summaryOf, type BookSummary } from "./bookSummary.js";
+import { summaryOf, type BookSummary } from "@yonderfell/core";
 import { shrinkPicture } from "./shrinkPicture.js";
 import { takenPictures, type BookWithPictures, type Shrink } from "./takenPictures.js";
+import type { HandOverRefusal } from "../data/takenIn.js";
 
 /** Larger files are refused before they are read: they would not fit into memory as a book. */
 const MOST_BYTES = 128 * 1024 * 1024;
@@ -37,9 +37,6 @@ export interface HandedOver {
   readonly seq: number;
   readonly records: number;
 }
-
-/** Why a hand-over was not made. */
-export type HandOverRefusal = MergeIssue | ChangeRefusal;
 
 /** A book as it was read from a file, with the pictures that came beside it. */
 export interface BookInFile extends BookWithPictures {

@@ -1,7 +1,7 @@
 import { CSV_KINDS, writeCsv, type Book } from "@yonderfell/core";
 import { BOOK } from "../../test/skarrowVale.js";
 import { tableOfText, textOfFile } from "./csvText.js";
-import type { TableChoices, TablePlan } from "./tablePlan.js";
+import type { TableChoices, TablePlan } from "@yonderfell/core";
 import { NOW, ALL, NONE, recordsOf, silent, Opened, bytes } from "../../test/openedTables.js";
 
 test("text is read as Unicode with and without its mark, and as older spreadsheets write it", () => {

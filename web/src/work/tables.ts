@@ -23,11 +23,12 @@ import {
 } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
 import { withStorage } from "../data/withStorage.js";
-import type { BookStorage, ChangeRefusal } from "../data/bookStorage.js";
+import type { BookStorage } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
-import { PlanShown, type TableChoices, type TablePlan } from "./tablePlan.js";
+import { PlanShown, type TableChoices, type TablePlan } from "@yonderfell/core";
 import { tableOfFile, textOfTable } from "./csvText.js";
+import type { TableRefusal, WrittenRecords } from "../data/takenIn.js";
 
 /** A file as it was opened, for a person to say what its columns hold. */
 export interface OpenedTable {
@@ -38,28 +39,11 @@ export interface OpenedTable {
   readonly guess: CsvGuess;
 }
 
-/** Why a table was not brought in. */
-export type TableRefusal =
-  | ChangeRefusal
-  | { readonly code: "cancelled" }
-  | { readonly code: "rows-refused"; readonly count: number }
-  /** Nobody has said yet whether what follows the work was done with it. */
-  | { readonly code: "follow-ups-not-said" }
-  /** The book was changed after the plan was made. */
-  | { readonly code: "book-changed" };
-
 /** What was brought in. */
 export interface BroughtIn {
   readonly seq: number;
   /** What was written, by section: how many records are new, and how many are changed or corrected. */
   readonly written: readonly WrittenRecords[];
-}
-
-/** How many records of a section a change writes. */
-export interface WrittenRecords {
-  readonly section: Section;
-  readonly added: number;
-  readonly changed: number;
 }
 
 /** A plan with what it was made from. */

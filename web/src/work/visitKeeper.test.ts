@@ -2,6 +2,7 @@ import {
   acceptVisits,
   addDays,
   BOOK_NEEDS,
+  DEFAULT_PLANNING,
   changeSettings,
   logWork,
   VISIT_NEEDS,
@@ -12,9 +13,14 @@ import {
 import { refreshed } from "../../test/refreshed.js";
 import { seededRandom } from "@yonderfell/demo/random";
 import { BOOK, countingSurroundings, TODAY } from "../../test/skarrowVale.js";
-import { visits, type VisitsState } from "../app/visits.js";
 import { MemoryStorage } from "../../test/memoryStorage.js";
-import { VisitKeeper, type PlannedMachine } from "./visitKeeper.js";
+import { keptState, type KeptState } from "./kept/keptState.js";
+import { VisitKeeper, type PlannedMachine, type VisitsUpdate } from "./visitKeeper.js";
+
+const VISITS = keptState<VisitsUpdate>("visits", "unwanted", {
+  planning: DEFAULT_PLANNING,
+  hours: { people: null, bays: null, hours: null },
+});
 
 const byId = (machines: readonly PlannedMachine[]): PlannedMachine[] =>
   [...machines].sort((one, other) => (one.machine.id < other.machine.id ? -1 : 1));
@@ -69,13 +75,13 @@ test.each([1, 2])("the visits kept current are the visits from scratch, seed %i"
   const storage = new MemoryStorage();
   await storage.fill(BOOK);
   const keeper = new VisitKeeper(storage);
-  let state: VisitsState | undefined;
+  let state: KeptState<VisitsUpdate> | undefined;
   let today = TODAY;
   for (let round = 0; round < 25; round += 1) {
     if (random() < 0.1) today = addDays(today, 1);
     if (round > 0) await changeSomething(storage, random, round);
     const update = await refreshed(keeper, today);
-    if (update !== null) state = visits.reducer(state, visits.updated(update));
+    if (update !== null) state = VISITS.reducer(state, VISITS.updated(update));
     expect(byId(state?.machines ?? [])).toEqual(await fromScratch(storage, today));
   }
 });

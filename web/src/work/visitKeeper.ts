@@ -22,7 +22,7 @@ import {
 } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
-import { Keeper, type KeptUpdate, type Reads, type Since } from "../kept/keeper.js";
+import { Keeper, type KeptUpdate, type Reads, type Since } from "./kept/keeper.js";
 
 /** A machine with what is planned for it. */
 export interface PlannedMachine {

@@ -1,5 +1,5 @@
 import { DexieBoardSource } from "../data/dexieBoardSource.js";
-import { serveKeeper } from "../kept/serveKeeper.js";
+import { serveKeeper } from "./kept/serveKeeper.js";
 import { VisitKeeper } from "./visitKeeper.js";
 
 /** So many machines a piece; a few milliseconds of the page's time each. */

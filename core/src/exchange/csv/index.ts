@@ -27,3 +27,13 @@ export {
 } from "./csvPlan.js";
 export { writeCsv } from "./csvWrite.js";
 export { readCsv } from "./readCsv.js";
+export {
+  type DoubtGroup,
+  type DoubtQuestion,
+  PlanShown,
+  type ShownFigure,
+  type ShownFollowUps,
+  type ShownItem,
+  type TableChoices,
+  type TablePlan,
+} from "./csvShown.js";

@@ -1,12 +1,12 @@
 import { machinesInOrder, type BoardMachine, type BoardTask } from "@yonderfell/core";
 import { lazy, Suspense, useDeferredValue, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../app/store.js";
-import { useIdle } from "../../app/useIdle.js";
-import { ungrouped } from "../../ui/boardGroup.js";
+import { useAppSelector } from "../../session/store.js";
+import { useIdle } from "../../session/useIdle.js";
+import { ungrouped } from "../../ui/board/boardGroup.js";
 
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { ReachBoard } from "../../ui/ReachBoard.js";
+import { ReachBoard } from "../../ui/board/ReachBoard.js";
 import { AheadPage } from "./AheadPage.js";
 import { summarise } from "./summary.js";
 

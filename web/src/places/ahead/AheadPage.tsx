@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from "react";
 import { NavLink } from "react-router";
-import { useAppDispatch } from "../../app/store.js";
-import { visits } from "../../app/visits.js";
+import { useAppDispatch } from "../../session/store.js";
+import { visits } from "../../session/visits.js";
 import { Page } from "../../ui/Page.js";
 
 const VIEWS = [

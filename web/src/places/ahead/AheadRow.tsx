@@ -9,7 +9,7 @@ import {
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
 
-import { Cairn } from "../../ui/Cairn.js";
+import { Cairn } from "../../ui/board/Cairn.js";
 import { Standing } from "../../ui/Standing.js";
 import { because } from "../../words/because.js";
 import { dateRange, fullDate } from "../../words/format.js";

@@ -1,8 +1,8 @@
 import type { BoardColumn, BoardMachine, DayNumber } from "@yonderfell/core";
 import { ArrowDown, ArrowUp } from "lucide-react";
 import { lazy, Suspense, useMemo, type ReactElement } from "react";
-import { boardLookedAt, type TableOrder } from "../../app/boardLook.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { boardLookedAt, type TableOrder } from "../../session/boardLook.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { AheadRow } from "./AheadRow.js";
 import { shownOf } from "./board/boardGroups.js";
 import { COLUMN_WORDS } from "./board/boardWords.js";

@@ -1,8 +1,8 @@
 import { FolderSync } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { canExportToFolder, exportToFolder } from "../../app/autoExport.js";
-import { useBook } from "../../app/openBook.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { canExportToFolder, exportToFolder } from "../../session/autoExport.js";
+import { useBook } from "../../session/openBook.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { amend, forgetFolder } from "../../data/registry.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { exportWords, type ExportState } from "../../words/bookWords.js";

@@ -1,10 +1,10 @@
 import { BookOpen, Copy, Download, Pencil, RotateCcw, Trash2, type LucideIcon } from "lucide-react";
 import { useEffect, useState, type ReactElement } from "react";
-import { goToBook } from "../../app/goToBook.js";
-import { notifyFailure } from "../../app/notify.js";
+import { goToBook } from "../../session/goToBook.js";
+import { notifyFailure } from "../../session/notify.js";
 import { currentDay } from "../../data/today.js";
-import { useExport } from "../../app/useExport.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { useExport } from "../../session/useExport.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { keepBook, newBookEntry, rebuildDemonstration } from "../../data/books.js";
 import { amend, type BookEntry } from "../../data/registry.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";

@@ -4,15 +4,15 @@ import { useCallback, useEffect, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { finishDeletions } from "../../data/books.js";
 import { allBooks, type BookEntry } from "../../data/registry.js";
-import { useBook } from "../../app/openBook.js";
-import { useExportState } from "../../app/useExport.js";
+import { useBook } from "../../session/openBook.js";
+import { useExportState } from "../../session/useExport.js";
 import { Page } from "../../ui/Page.js";
 import type { ExportState } from "../../words/bookWords.js";
 import { AutoExport } from "./AutoExport.js";
 import { BookRow } from "./BookRow.js";
-import { LostBooks, useLostBooks } from "./LostBooks.js";
+import { LostBooks, useLostBooks } from "../shared/bookFile/LostBooks.js";
 import { NewBook } from "./NewBook.js";
-import { OpenFile } from "./OpenFile.js";
+import { OpenFile } from "../shared/bookFile/OpenFile.js";
 import { SecondTrace } from "./SecondTrace.js";
 
 /** The books of this browser: which there are, what they hold, and the ways in and out. */

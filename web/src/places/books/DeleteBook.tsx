@@ -1,6 +1,6 @@
 import { Download, Trash2 } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { deleteBook } from "../../data/books.js";
 import type { BookEntry } from "../../data/registry.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";

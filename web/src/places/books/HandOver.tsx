@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from "react";
-import { useBook } from "../../app/openBook.js";
+import { useBook } from "../../session/openBook.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { DoneNote } from "../../ui/DoneNote.js";
 import { FileButton } from "../../ui/FileButton.js";
@@ -7,10 +7,10 @@ import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
 import type { Comparison } from "../../work/exchange.js";
 import { fileIn } from "../../work/exchangeClient.js";
-import { FileRefused } from "./FileRefused.js";
+import { FileRefused } from "../shared/bookFile/FileRefused.js";
 import { HandOverReview } from "./HandOverReview.js";
 import { Progress } from "../../ui/Progress.js";
-import { useFileLook } from "./useFileLook.js";
+import { useFileLook } from "../shared/bookFile/useFileLook.js";
 import { Term } from "../../ui/Term.js";
 
 /** Takes a book file of another device or person into the open book. */

@@ -11,12 +11,12 @@ import {
 import { Handshake } from "lucide-react";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
-import { keepTrace } from "../../app/secondTrace.js";
-import { notifyChange } from "../../app/notify.js";
-import { useBook } from "../../app/openBook.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
-import { changeMade } from "../../app/undo.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { keepTrace } from "../../session/secondTrace.js";
+import { notifyChange } from "../../session/notify.js";
+import { useBook } from "../../session/openBook.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
+import { changeMade } from "../../session/undo.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { errorWords } from "../../words/errorWords.js";
 import { counted } from "../../words/format.js";
@@ -24,7 +24,7 @@ import { handOverRefusalWords, namesOf, type NamedRecord } from "../../words/han
 import { IN_DOUBT } from "../../words/traceWords.js";
 import type { Comparison } from "../../work/exchange.js";
 import { fileIn } from "../../work/exchangeClient.js";
-import { ChangedSince } from "./ChangedSince.js";
+import { ChangedSince } from "../shared/bookFile/ChangedSince.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
 

@@ -1,7 +1,7 @@
 import { BookPlus } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { goToBook } from "../../app/goToBook.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
+import { goToBook } from "../../session/goToBook.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { createBook } from "../../data/books.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { errorWords } from "../../words/errorWords.js";

@@ -1,9 +1,9 @@
 import { useCallback, type ReactElement } from "react";
-import { useBook } from "../../app/openBook.js";
-import { useAwaited } from "../../app/useAwaited.js";
+import { useBook } from "../../session/openBook.js";
+import { useAwaited } from "../../session/useAwaited.js";
 import { errorWords } from "../../words/errorWords.js";
 import { storageWords } from "../../words/traceWords.js";
-import { StorageLines } from "./Permitted.js";
+import { StorageLines } from "../shared/bookFile/Permitted.js";
 import { tracer } from "../../work/traceClient.js";
 
 /** How safely this browser keeps the open book: twice or once, for good or as long as it likes, and with how much room. */

@@ -2,17 +2,16 @@ import { Command } from "cmdk";
 import { useDeferredValue, useEffect, useRef, useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { dayOf } from "@yonderfell/core";
-import { commandsFitting, commandsOf, type Command as NamedCommand } from "../../app/commands.js";
-import { useBook } from "../../app/openBook.js";
-import { overlayClosed, taskOpened } from "../../app/session.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
-import { useUndo } from "../../app/useUndo.js";
+import { useBook } from "../../session/openBook.js";
+import { overlayClosed, taskOpened } from "../../session/session.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { FIELD } from "../../ui/buttons.js";
 import { DialogFrame } from "../../ui/DialogFrame.js";
 import { errorWords } from "../../words/errorWords.js";
 import { fullDate } from "../../words/format.js";
 import type { Found } from "../../work/finder.js";
 import { search } from "../../work/findClient.js";
+import { commandsFitting, type Command as NamedCommand } from "./command.js";
 import { useLineInHand, type Line } from "./useLineInHand.js";
 
 const MOST = 30;
@@ -21,14 +20,14 @@ const ITEM =
   "flex min-h-11 cursor-pointer items-baseline gap-3 rounded-[3px] px-3 py-1.5 data-[selected=true]:bg-wash max-sm:min-h-12";
 
 /** Finds a machine, a task, a part, a fluid, an entry or a command by a few words, and goes there. */
-export default function Find(): ReactElement {
+export function Find({ commands }: { readonly commands: readonly NamedCommand[] }): ReactElement {
   const dispatch = useAppDispatch();
   const close = (): void => {
     dispatch(overlayClosed());
   };
   return (
     <DialogFrame title="Find" onClose={close}>
-      <FindBox onClose={close} />
+      <FindBox commands={commands} onClose={close} />
     </DialogFrame>
   );
 }
@@ -41,10 +40,16 @@ function addressOf({ kind, id, machine, title }: Found): string {
   return kind === "entry" ? `${page}?entry=${encodeURIComponent(id)}` : page;
 }
 
-function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
+interface FindBoxProps {
+  /** All that can be told by name. */
+  readonly commands: readonly NamedCommand[];
+  readonly onClose: () => void;
+}
+
+function FindBox({ commands, onClose }: FindBoxProps): ReactElement {
   const [words, setWords] = useState(useAppSelector((state) => state.session.typedAhead));
   const { found, failure, isLooking } = useFound(words);
-  const { lines, isMeant } = useLines(words, found, onClose);
+  const { lines, isMeant } = useLines(commands, words, found, onClose);
   // A command that is named stands first whatever else is found: it waits for no answer.
   const hand = useLineInHand(lines, words, isLooking && !isMeant);
   const input = useRef<HTMLInputElement>(null);
@@ -97,15 +102,14 @@ function FindBox({ onClose }: { readonly onClose: () => void }): ReactElement {
 
 /** What can be taken: what of the book fits the words, among the commands that do. */
 function useLines(
+  named: readonly NamedCommand[],
   words: string,
   found: readonly Found[],
   onClose: () => void,
 ): { readonly lines: readonly FindLine[]; readonly isMeant: boolean } {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const undoState = useAppSelector((state) => state.undo);
   const openTask = useAppSelector((state) => state.session.openTask);
-  const undo = useUndo();
   const goTo = (one: Found): void => {
     onClose();
     if (one.kind === "task" && openTask !== one.id) dispatch(taskOpened(one.id));
@@ -115,7 +119,7 @@ function useLines(
     onClose();
     command.run();
   };
-  const commands = commandsFitting(commandsOf(navigate, dispatch, undoState, undo), words);
+  const commands = commandsFitting(named, words);
   // A command whose very name is being typed is meant before anything of the book.
   const meant = commands.filter((command) => begins(command, words));
   const lines = [

@@ -1,10 +1,10 @@
 import type { MachineBook, MachineId, Settings } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { useMachineBook } from "../../data/useMachineBook.js";
+import { useMachineBook } from "../../session/useMachineBook.js";
 import { Page } from "../../ui/Page.js";
-import { LogWorkForm } from "./LogWorkForm.js";
-import { draftKeyOf, useKeptForm, type KeptForm } from "./useLogDraft.js";
+import { LogWorkForm } from "../shared/logging/LogWorkForm.js";
+import { draftKeyOf, useKeptForm, type KeptForm } from "../shared/logging/useLogDraft.js";
 
 /** Logs work on a machine: what was done, when, at what figure, and what that makes due next. */
 export default function LogWork(): ReactElement | null {

@@ -1,6 +1,6 @@
 import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
-import { useBook } from "../../app/openBook.js";
+import { useBook } from "../../session/openBook.js";
 import { BookWriting } from "./BookWriting.js";
 import { Windows } from "./Windows.js";
 

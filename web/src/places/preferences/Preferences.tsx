@@ -1,7 +1,7 @@
 import { RadioGroup } from "radix-ui";
 import { useId, type ReactElement } from "react";
-import { preferred, type Preferences as AllPreferences } from "../../app/preferences.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { preferred, type Preferences as AllPreferences } from "../../session/preferences.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { Page } from "../../ui/Page.js";
 import { FIGURE_STYLES } from "../../words/writing.js";
 import { BookSettings } from "./BookSettings.js";

@@ -1,6 +1,6 @@
 import type { Book } from "@yonderfell/core";
 import { useId, type ReactElement } from "react";
-import { useSettingsChange } from "../../app/useSettingsChange.js";
+import { useSettingsChange } from "../../session/useSettingsChange.js";
 import { FormBody } from "../../form/FormBody.js";
 import { useForm, type FormField } from "../../form/useForm.js";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";

@@ -1,4 +1,4 @@
-import { AskCurrency } from "./AskCurrency.js";
+import { AskCurrency } from "../shared/currency/AskCurrency.js";
 import type { Price } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { RowsField } from "../../form/RowsField.js";

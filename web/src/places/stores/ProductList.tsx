@@ -4,7 +4,7 @@ import type { ReactElement } from "react";
 import { cheapestFirst, priceWords } from "../../words/partWords.js";
 import { productWords } from "../../words/plateWords.js";
 import { quantityWords } from "../../words/quantityWords.js";
-import { useCurrency } from "./useCurrency.js";
+import { useCurrency } from "../shared/currency/useCurrency.js";
 
 /** The fluids of the book as they are bought. */
 export function ProductList({

@@ -3,7 +3,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
-import { useBook } from "../../app/openBook.js";
+import { useBook } from "../../session/openBook.js";
 import { asItStands } from "../../form/typed.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { TextField } from "../../ui/fields.js";

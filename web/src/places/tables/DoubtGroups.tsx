@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { CheckField } from "../../ui/fields.js";
 import { counted } from "../../words/format.js";
 import { doubtGroupWords, tableDoubtWords } from "../../words/tableWords.js";
-import type { DoubtGroup, DoubtQuestion, TableChoices, TablePlan } from "../../work/tablePlan.js";
+import type { DoubtGroup, DoubtQuestion, TableChoices, TablePlan } from "@yonderfell/core";
 import { RowCells } from "./ShownItems.js";
 
 interface DoubtGroupsProps {

@@ -1,7 +1,7 @@
 import type { ReactElement } from "react";
 import { listOfWords } from "../../words/format.js";
 import { alongWords, differencesWords } from "../../words/tableWords.js";
-import type { ShownItem } from "../../work/tablePlan.js";
+import type { ShownItem } from "@yonderfell/core";
 
 /** Rows of the table as they stand, with what would be changed. */
 export function ShownItems({

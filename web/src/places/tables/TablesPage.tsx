@@ -3,7 +3,7 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { DoneNote } from "../../ui/DoneNote.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { Page } from "../../ui/Page.js";
-import { FileRefused } from "../books/FileRefused.js";
+import { FileRefused } from "../shared/bookFile/FileRefused.js";
 import { TakenFor } from "./TakenFor.js";
 import { TableReview } from "./TableReview.js";
 import { useTable } from "./useTable.js";

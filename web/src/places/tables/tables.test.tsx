@@ -3,7 +3,7 @@ import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { ReactElement } from "react";
-import type { DoubtGroup, ShownItem, TablePlan } from "../../work/tablePlan.js";
+import type { DoubtGroup, ShownItem, TablePlan } from "@yonderfell/core";
 import { DoubtGroups } from "./DoubtGroups.js";
 import { Progress } from "../../ui/Progress.js";
 import { TakenFor } from "./TakenFor.js";

@@ -1,4 +1,4 @@
-import type { TableChoices, TablePlan } from "../../work/tablePlan.js";
+import type { TableChoices, TablePlan } from "@yonderfell/core";
 
 /** How many records would be written with what a person has said of those in doubt. */
 export function takenCount(plan: TablePlan, { codes, answers }: TableChoices): number {

@@ -1,12 +1,12 @@
 import type { CsvColumns, CsvFormat, CsvGuess, CsvKind, CsvReading } from "@yonderfell/core";
 import { proxy } from "comlink";
 import { useEffect, useState } from "react";
-import { useBook } from "../../app/openBook.js";
-import { useAppSelector } from "../../app/store.js";
+import { useBook } from "../../session/openBook.js";
+import { useAppSelector } from "../../session/store.js";
 import { errorWords } from "../../words/errorWords.js";
 import { decimalSign } from "../../words/writing.js";
 import { rememberedReading } from "./rememberedReadings.js";
-import type { TablePlan } from "../../work/tablePlan.js";
+import type { TablePlan } from "@yonderfell/core";
 import type { OpenedTable } from "../../work/tables.js";
 import { tables } from "../../work/tablesClient.js";
 

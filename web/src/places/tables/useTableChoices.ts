@@ -1,6 +1,6 @@
 import type { CsvDoubt } from "@yonderfell/core";
 import { useState } from "react";
-import type { TableChoices, TablePlan } from "../../work/tablePlan.js";
+import type { TableChoices, TablePlan } from "@yonderfell/core";
 
 /** Doubts that take nothing from the book and can be seen in it afterwards: put up with until a person says otherwise. */
 const HARMLESS: readonly CsvDoubt["code"][] = [

@@ -1,17 +1,17 @@
 import { BookOpen } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { goToBook } from "../../app/goToBook.js";
+import { goToBook } from "../../session/goToBook.js";
 import { currentDay } from "../../data/today.js";
-import { useOneAtATime } from "../../app/useOneAtATime.js";
-import { useTheme } from "../../app/useTheme.js";
+import { useOneAtATime } from "../../session/useOneAtATime.js";
+import { useTheme } from "../../session/useTheme.js";
 import { createBook, demonstration } from "../../data/books.js";
 import type { BookEntry } from "../../data/registry.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { errorWords } from "../../words/errorWords.js";
-import { LostBooks, useLostBooks } from "../books/LostBooks.js";
-import { StorageLines, usePermitted } from "../books/Permitted.js";
-import { OpenFile } from "../books/OpenFile.js";
+import { LostBooks, useLostBooks } from "../shared/bookFile/LostBooks.js";
+import { StorageLines, usePermitted } from "../shared/bookFile/Permitted.js";
+import { OpenFile } from "../shared/bookFile/OpenFile.js";
 
 /** What a book is called that is begun in one press; it can be renamed among the books. */
 const FIRST_NAME = "My machines";

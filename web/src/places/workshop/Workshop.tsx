@@ -2,12 +2,12 @@ import type { Bay, Person, Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
-import { useBook } from "../../app/openBook.js";
+import { useBook } from "../../session/openBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { figure } from "../../words/format.js";
 import { money } from "../../words/money.js";
-import { useCurrency } from "../stores/useCurrency.js";
+import { useCurrency } from "../shared/currency/useCurrency.js";
 import { EditingForm, type Editing } from "./forms.js";
 
 const hoursWords = (hours: number | null | undefined): string =>

@@ -4,7 +4,7 @@ import { RecordDialog } from "../../form/RecordDialog.js";
 import { asItStands } from "../../form/typed.js";
 import { useForm } from "../../form/useForm.js";
 import { CheckField, NoteField, SelectField, TextField } from "../../ui/fields.js";
-import { AskCurrency } from "../stores/AskCurrency.js";
+import { AskCurrency } from "../shared/currency/AskCurrency.js";
 import {
   bayOf,
   bayProblems,

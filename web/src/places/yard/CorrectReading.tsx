@@ -6,10 +6,10 @@ import {
   type Reading,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
-import { useAppSelector } from "../../app/store.js";
+import { useAppSelector } from "../../session/store.js";
 import { DateField } from "../../ui/DateField.js";
 import { CorrectionFoot } from "./CorrectionFoot.js";
-import { FigureField } from "./FigureField.js";
+import { FigureField } from "../shared/logging/FigureField.js";
 import { decimalSign, typedFigure } from "../../words/writing.js";
 import { useCorrection } from "./useCorrection.js";
 

@@ -13,12 +13,12 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { useCommands } from "../../app/useCommands.js";
-import { useMachineBook } from "../../data/useMachineBook.js";
+import { useCommands } from "../../session/useCommands.js";
+import { useMachineBook } from "../../session/useMachineBook.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
-import { LogWorkForm } from "../ledger/LogWorkForm.js";
-import { draftKeyOf, useKeptForm } from "../ledger/useLogDraft.js";
+import { LogWorkForm } from "../shared/logging/LogWorkForm.js";
+import { draftKeyOf, useKeptForm } from "../shared/logging/useLogDraft.js";
 import { CorrectChange } from "./CorrectChange.js";
 import { replacedIn } from "./history.js";
 import { CorrectReading } from "./CorrectReading.js";

@@ -1,6 +1,6 @@
 import type { Meter } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { useAppSelector } from "../../app/store.js";
+import { useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { correctionIssueWords } from "../../words/readingWords.js";
 import type { Correction } from "./useCorrection.js";

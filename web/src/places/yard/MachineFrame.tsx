@@ -2,8 +2,8 @@ import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfe
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link, NavLink, useLocation, useParams } from "react-router";
-import { meterReadingOpened } from "../../app/session.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { meterReadingOpened } from "../../session/session.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { fullDate } from "../../words/format.js";

@@ -1,16 +1,16 @@
 import type { DayNumber, Meter, ReadingLine } from "@yonderfell/core";
 import { useRef, type ReactElement, type RefObject } from "react";
-import { overlayClosed } from "../../app/session.js";
-import { useAppDispatch, useAppSelector } from "../../app/store.js";
+import { overlayClosed } from "../../session/session.js";
+import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { FIELD, PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { DialogFrame } from "../../ui/DialogFrame.js";
 import { DateField } from "../../ui/DateField.js";
-import { Moves } from "../../ui/Moves.js";
+import { Moves } from "../../ui/board/Moves.js";
 import { dialFigureWithUnit, shortDate } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
 import { lineIssueWords, figureIssueWords } from "../../words/readingWords.js";
 import { IN_DOUBT } from "../../words/traceWords.js";
-import { DoubtQuestion } from "./DoubtQuestion.js";
+import { DoubtQuestion } from "../shared/logging/DoubtQuestion.js";
 import type { Outlook } from "./readingModel.js";
 import { useReading, type ReadingState, type SavedReading } from "./useReading.js";
 

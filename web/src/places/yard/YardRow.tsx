@@ -1,10 +1,10 @@
 import { firstTask, type BoardMachine, type Place } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../app/store.js";
+import { useAppSelector } from "../../session/store.js";
 
-import { Cairn } from "../../ui/Cairn.js";
-import { MeterLine } from "../../ui/MeterLine.js";
+import { Cairn } from "../../ui/board/Cairn.js";
+import { MeterLine } from "../../ui/board/MeterLine.js";
 import { standingOf } from "../../words/standingWords.js";
 import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
 import { machinePath } from "./MachineFrame.js";

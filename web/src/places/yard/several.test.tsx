@@ -4,7 +4,7 @@ import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { Around, layOutAsOnADesk, openBook, openStorage, plain } from "../../../test/openedBook.js";
 import { BOOK } from "../../../test/skarrowVale.js";
-import { AskCurrency } from "../stores/AskCurrency.js";
+import { AskCurrency } from "../shared/currency/AskCurrency.js";
 import MinutesPage from "./minutes/MinutesPage.js";
 import { minutesProblem } from "./minutes/minutesModel.js";
 import Yard from "./Yard.js";

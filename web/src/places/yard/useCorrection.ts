@@ -6,8 +6,8 @@ import {
 } from "@yonderfell/core";
 import type { FormEvent } from "react";
 import { useNavigate } from "react-router";
-import { surroundings } from "../../app/openBook.js";
-import { useCommands } from "../../app/useCommands.js";
+import { surroundings } from "../../session/openBook.js";
+import { useCommands } from "../../session/useCommands.js";
 import type { MachineCommand } from "../../data/bookStorage.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
 

@@ -1,5 +1,5 @@
 import type { Book, MachineId, MachinePlate, Part, Product } from "@yonderfell/core";
-import { useBook } from "../../app/openBook.js";
+import { useBook } from "../../session/openBook.js";
 import { useLiveOf } from "../../data/useLiveOf.js";
 
 /** A machine's plate with the parts and products of the book. */

@@ -12,9 +12,9 @@ import {
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
-import { useCommands } from "../../app/useCommands.js";
-import { useAppSelector } from "../../app/store.js";
-import { useMachineBook } from "../../data/useMachineBook.js";
+import { useCommands } from "../../session/useCommands.js";
+import { useAppSelector } from "../../session/store.js";
+import { useMachineBook } from "../../session/useMachineBook.js";
 import { dialFigureWithUnit, fullDate } from "../../words/format.js";
 import type { Move } from "../../words/moves.js";
 import { figureIssueWords } from "../../words/readingWords.js";
@@ -24,7 +24,7 @@ import {
   NO_FIGURES,
   type AnswerChoice,
   type AnswerFigures,
-} from "./figureAnswer.js";
+} from "../shared/logging/figureAnswer.js";
 import { outlookOf, understood, type Outlook } from "./readingModel.js";
 
 /** A reading that has been saved: what it was, and the dates it moved. */

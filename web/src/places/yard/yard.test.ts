@@ -11,7 +11,7 @@ import {
 import { BOOK, TODAY } from "../../../test/skarrowVale.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
 import { correctionPath } from "./correctionPath.js";
-import { answerFrom, figuresFor, NO_FIGURES } from "./figureAnswer.js";
+import { answerFrom, figuresFor, NO_FIGURES } from "../shared/logging/figureAnswer.js";
 import { historyDay, historyOf, replacedIn } from "./history.js";
 import { outlookOf, understood } from "./readingModel.js";
 

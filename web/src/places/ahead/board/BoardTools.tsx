@@ -1,11 +1,11 @@
 import type { BoardMachine, BoardOf } from "@yonderfell/core";
 import { Bookmark, ChartNoAxesGantt, Printer, SlidersHorizontal, Table2 } from "lucide-react";
 import { useId, useState, type ReactElement } from "react";
-import { boardLookedAt } from "../../../app/boardLook.js";
-import { preferred } from "../../../app/preferences.js";
-import { useAppDispatch, useAppSelector } from "../../../app/store.js";
+import { boardLookedAt } from "../../../session/boardLook.js";
+import { preferred } from "../../../session/preferences.js";
+import { useAppDispatch, useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { REACHES } from "../../../ui/reachScale.js";
+import { REACHES } from "../../../session/reaches.js";
 import { sentence } from "../../../words/format.js";
 import { GROUPING_WORDS, SHOWN_WORDS } from "./boardWords.js";
 import { PrintedBoard } from "./PrintedBoard.js";

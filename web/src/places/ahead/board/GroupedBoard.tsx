@@ -1,10 +1,10 @@
 import type { BoardMachine } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
-import { boardLookedAt, WHOLE_BOARD } from "../../../app/boardLook.js";
-import { useAppDispatch, useAppSelector } from "../../../app/store.js";
-import type { BoardGroup } from "../../../ui/boardGroup.js";
+import { boardLookedAt, WHOLE_BOARD } from "../../../session/boardLook.js";
+import { useAppDispatch, useAppSelector } from "../../../session/store.js";
+import type { BoardGroup } from "../../../ui/board/boardGroup.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { ReachBoard } from "../../../ui/ReachBoard.js";
+import { ReachBoard } from "../../../ui/board/ReachBoard.js";
 import { boardGroups } from "./boardGroups.js";
 import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 

@@ -1,5 +1,5 @@
 import type { ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { dateWithWeekday, sentence } from "../../../words/format.js";
 import { lookWords } from "./boardWords.js";
 import { NO_NAMES, useBoardNames } from "./useBoardNames.js";

@@ -1,13 +1,13 @@
 import type { BoardMachine } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
-import type { BoardGroup } from "../../../ui/boardGroup.js";
-import { BOARD_ROOM } from "../../../ui/boardRoom.js";
-import { Bundle, type BundleLook } from "../../../ui/Bundle.js";
-import { GroupTitle } from "../../../ui/GroupTitle.js";
-import { ReachAxis } from "../../../ui/ReachAxis.js";
-import { reachScale } from "../../../ui/reachScale.js";
-import { ReachPaints } from "../../../ui/ReachStrip.js";
+import { useAppSelector } from "../../../session/store.js";
+import type { BoardGroup } from "../../../ui/board/boardGroup.js";
+import { BOARD_ROOM } from "../../../ui/board/boardRoom.js";
+import { Bundle, type BundleLook } from "../../../ui/board/Bundle.js";
+import { GroupTitle } from "../../../ui/board/GroupTitle.js";
+import { ReachAxis } from "../../../ui/board/ReachAxis.js";
+import { reachScale } from "../../../ui/board/reachScale.js";
+import { ReachPaints } from "../../../ui/board/ReachStrip.js";
 import { useBoardGroups } from "./GroupedBoard.js";
 import { PAPER_WIDTH, PaperHead } from "./PaperHead.js";
 

@@ -1,6 +1,6 @@
 import type { BoardMachine } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { AheadCells } from "../AheadRow.js";
 import { shownOf } from "./boardGroups.js";
 import { COLUMN_WORDS } from "./boardWords.js";

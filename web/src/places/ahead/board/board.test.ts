@@ -6,9 +6,9 @@ import {
   type BoardMachine,
 } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { WHOLE_BOARD, type BoardLook } from "../../../app/boardLook.js";
+import { WHOLE_BOARD, type BoardLook } from "../../../session/boardLook.js";
 
-import { boardRows, runsOf } from "../../../ui/boardRows.js";
+import { boardRows, runsOf } from "../../../ui/board/boardRows.js";
 import { boardGroups, shownOf, type BoardNames } from "./boardGroups.js";
 import { lookOf, viewOf, withView } from "./boardViews.js";
 import { lookWords } from "./boardWords.js";

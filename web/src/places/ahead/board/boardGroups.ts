@@ -6,8 +6,8 @@ import {
   type BoardShown,
   type Status,
 } from "@yonderfell/core";
-import type { BoardLook } from "../../../app/boardLook.js";
-import type { BoardGroup } from "../../../ui/boardGroup.js";
+import type { BoardLook } from "../../../session/boardLook.js";
+import type { BoardGroup } from "../../../ui/board/boardGroup.js";
 
 import { sentence } from "../../../words/format.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";

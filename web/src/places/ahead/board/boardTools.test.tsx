@@ -11,9 +11,9 @@ import {
   plain,
 } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { boardLookedAt, WHOLE_BOARD } from "../../../app/boardLook.js";
-import { preferred } from "../../../app/preferences.js";
-import { store } from "../../../app/store.js";
+import { boardLookedAt, WHOLE_BOARD } from "../../../session/boardLook.js";
+import { preferred } from "../../../session/preferences.js";
+import { store } from "../../../session/store.js";
 import { sentence } from "../../../words/format.js";
 import { shownOf } from "./boardGroups.js";
 import Ahead from "../Ahead.js";

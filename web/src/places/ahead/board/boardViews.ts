@@ -1,7 +1,7 @@
 import type { BoardView } from "@yonderfell/core";
-import { WHOLE_BOARD, type BoardLook } from "../../../app/boardLook.js";
-import type { Preferences } from "../../../app/preferences.js";
-import { REACHES } from "../../../ui/reachScale.js";
+import { WHOLE_BOARD, type BoardLook } from "../../../session/boardLook.js";
+import type { Preferences } from "../../../session/preferences.js";
+import { REACHES } from "../../../session/reaches.js";
 
 type Seen = Pick<Preferences, "aheadAs" | "reach">;
 

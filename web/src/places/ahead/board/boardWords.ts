@@ -1,5 +1,5 @@
 import type { BoardColumn, BoardGrouping, BoardShown } from "@yonderfell/core";
-import type { BoardLook } from "../../../app/boardLook.js";
+import type { BoardLook } from "../../../session/boardLook.js";
 import type { BoardNames } from "./boardGroups.js";
 
 export const GROUPING_WORDS: readonly (readonly [BoardGrouping, string])[] = [

@@ -8,7 +8,7 @@ import {
   type BoardMachine,
   type BoardTask,
 } from "@yonderfell/core";
-import type { TableOrder } from "../../../app/boardLook.js";
+import type { TableOrder } from "../../../session/boardLook.js";
 
 const byWords = new Intl.Collator(undefined, { numeric: true });
 

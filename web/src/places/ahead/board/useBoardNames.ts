@@ -1,5 +1,5 @@
 import { useLiveQuery } from "dexie-react-hooks";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 import type { BoardNames } from "./boardGroups.js";
 
 const named = (

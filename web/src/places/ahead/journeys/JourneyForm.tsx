@@ -6,7 +6,7 @@ import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import { RecordDialog } from "../../../form/RecordDialog.js";
-import { TEMPERATURE } from "../../yard/facts/factsModel.js";
+import { TEMPERATURE } from "../../../ui/readQuantity.js";
 import { JOURNEY_LABELS, journeyProblemWords, LOADS } from "./journeyFormWords.js";
 import { journeyOf, journeyProblems, modelOfJourney, type JourneyModel } from "./journeyModel.js";
 

@@ -15,7 +15,7 @@ import {
   waitingWords,
 } from "../../../words/journeyWords.js";
 import { weekdayDate } from "../../../words/visitWords.js";
-import { useCurrency } from "../../stores/useCurrency.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
 
 const GROUPS: readonly {

@@ -2,8 +2,8 @@ import { journeyDays, type DayNumber, type Journey, type Machine } from "@yonder
 import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
 import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { EmptyPlace } from "../../../ui/EmptyPlace.js";

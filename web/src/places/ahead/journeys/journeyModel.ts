@@ -10,7 +10,7 @@ import { isEmpty, isWhole } from "../../../form/typed.js";
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
-import { TEMPERATURE } from "../../yard/facts/factsModel.js";
+import { TEMPERATURE } from "../../../ui/readQuantity.js";
 
 /** A journey as it stands in the form. */
 export interface JourneyModel {

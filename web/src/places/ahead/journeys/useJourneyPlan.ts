@@ -11,7 +11,7 @@ import {
   type MachineId,
 } from "@yonderfell/core";
 import { useMemo } from "react";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 import type { BookStorage } from "../../../data/bookStorage.js";
 import { useLiveOf } from "../../../data/useLiveOf.js";
 

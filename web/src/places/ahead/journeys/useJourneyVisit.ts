@@ -1,5 +1,5 @@
 import { type DayNumber, type JourneyPlan, type Machine, type TaskId } from "@yonderfell/core";
-import { surroundings } from "../../../app/openBook.js";
+import { surroundings } from "../../../session/openBook.js";
 import { useAcceptVisits } from "../visits/useAcceptVisits.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 

@@ -1,10 +1,10 @@
 import { formatDay } from "@yonderfell/core";
 import { CalendarDays, Table2 } from "lucide-react";
 import type { ReactElement } from "react";
-import { downloadFile } from "../../../app/downloadFile.js";
-import { notifySuccess } from "../../../app/notify.js";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
+import { downloadFile } from "../../../session/downloadFile.js";
+import { notifySuccess } from "../../../session/notify.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { textOfGuarded } from "../../../work/csvText.js";
 import { fileName } from "../../../words/exportFileName.js";

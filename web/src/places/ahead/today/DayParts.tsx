@@ -8,11 +8,11 @@ import {
 import { Gauge, NotebookPen } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link } from "react-router";
-import { meterReadingOpened } from "../../../app/session.js";
-import { useAppDispatch } from "../../../app/store.js";
-import type { VisitsState } from "../../../app/visits.js";
+import { meterReadingOpened } from "../../../session/session.js";
+import { useAppDispatch } from "../../../session/store.js";
+import type { VisitsState } from "../../../session/visits.js";
 
-import { Cairn } from "../../../ui/Cairn.js";
+import { Cairn } from "../../../ui/board/Cairn.js";
 import { because } from "../../../words/because.js";
 import { dialFigureWithUnit, sentence, shortDate, spanOfDays } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";

@@ -5,8 +5,8 @@ import userEvent from "@testing-library/user-event";
 import { reckonBoard, type Book } from "@yonderfell/core";
 import { Around, layOutAsOnADesk, openBook, plain } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { store } from "../../../app/store.js";
-import { visits } from "../../../app/visits.js";
+import { store } from "../../../session/store.js";
+import { visits } from "../../../session/visits.js";
 import TodayPage from "./TodayPage.js";
 
 beforeAll(layOutAsOnADesk);

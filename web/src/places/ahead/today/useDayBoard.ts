@@ -1,7 +1,7 @@
 import type { BoardMachine, DayNumber } from "@yonderfell/core";
 import { useEffect, useState } from "react";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { otherDays } from "../../../work/dayClient.js";
 

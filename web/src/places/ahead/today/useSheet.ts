@@ -1,6 +1,6 @@
 import { formatDay, parseDay, type BoardMachine, type DayNumber } from "@yonderfell/core";
 import { useSearchParams } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 
 /** No id: whose machines nobody looks after. */
 export const NOBODY = "nobody's";

@@ -27,15 +27,15 @@ import {
   type RefObject,
 } from "react";
 import { useSearchParams } from "react-router";
-import { notifyFailure } from "../../../app/notify.js";
-import { useAppSelector } from "../../../app/store.js";
-import { useVisits } from "../../../app/useVisits.js";
-import type { VisitsState } from "../../../app/visits.js";
+import { notifyFailure } from "../../../session/notify.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useVisits } from "../../../session/useVisits.js";
+import type { VisitsState } from "../../../session/visits.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
-import { AskCurrency } from "../../stores/AskCurrency.js";
-import { useCurrency } from "../../stores/useCurrency.js";
+import { AskCurrency } from "../../shared/currency/AskCurrency.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { AheadPage } from "../AheadPage.js";
 import { MakeRoom } from "./MakeRoom.js";

@@ -1,14 +1,14 @@
 import { planningOf, type Planning } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
-import { useSettingsChange } from "../../../app/useSettingsChange.js";
+import { useBook } from "../../../session/openBook.js";
+import { useSettingsChange } from "../../../session/useSettingsChange.js";
 import { FormBody } from "../../../form/FormBody.js";
 import { useForm, type FormField } from "../../../form/useForm.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { Terms } from "../../../ui/Term.js";
-import { useCurrency } from "../../stores/useCurrency.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { AMOUNTS, modelOfWeights, planningTyped, weightsProblems } from "./weightsModel.js";
 import { WEEKDAYS, WEIGHTS_LABELS, WEIGHTS_NOTES, weightsProblemWords } from "./weightsWords.js";
 

@@ -1,6 +1,6 @@
 import { ridgeOf, type DayNumber } from "@yonderfell/core";
 import { useEffect, useMemo, useState } from "react";
-import type { VisitsState } from "../../../app/visits.js";
+import type { VisitsState } from "../../../session/visits.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { roomSearch } from "../../../work/roomClient.js";
 import { overfull, visitMoves, type Overfull, type VisitMove } from "./roomModel.js";

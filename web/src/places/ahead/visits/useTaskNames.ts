@@ -1,6 +1,6 @@
 import type { TaskId } from "@yonderfell/core";
 import { useMemo } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 
 /** The names of the tasks of the board, by id. */
 export function useTaskNames(): (task: TaskId) => string {

@@ -9,8 +9,8 @@ import {
   type Visit,
   type VisitIssue,
 } from "@yonderfell/core";
-import { surroundings } from "../../../app/openBook.js";
-import { useCommands, type Commands } from "../../../app/useCommands.js";
+import { surroundings } from "../../../session/openBook.js";
+import { useCommands, type Commands } from "../../../session/useCommands.js";
 import type { Command, Saved } from "../../../data/bookStorage.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import type { VisitMove } from "./roomModel.js";

@@ -13,8 +13,8 @@ import {
   planVisits,
 } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { store } from "../../../app/store.js";
-import { visits } from "../../../app/visits.js";
+import { store } from "../../../session/store.js";
+import { visits } from "../../../session/visits.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import VisitsPage from "./VisitsPage.js";
 

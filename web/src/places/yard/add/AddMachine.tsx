@@ -1,7 +1,7 @@
 import { FLUID_KINDS, type Meter } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import type { ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormBody } from "../../../form/FormBody.js";
 import type { FormField, FormInHand } from "../../../form/useForm.js";

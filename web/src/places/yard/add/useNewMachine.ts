@@ -1,7 +1,7 @@
 import { addMachine, vinDoubt, type MachineIssue } from "@yonderfell/core";
 import { useNavigate } from "react-router";
-import { useCommands } from "../../../app/useCommands.js";
-import { useAppSelector } from "../../../app/store.js";
+import { useCommands } from "../../../session/useCommands.js";
+import { useAppSelector } from "../../../session/store.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { machineIssueWords, vinDoubtWords } from "../../../words/machineWords.js";
 import { machinePath } from "../MachineFrame.js";

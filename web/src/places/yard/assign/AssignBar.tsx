@@ -1,8 +1,8 @@
 import { assignMachines, type AssignIssue, type BoardMachine, type Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, useRef, type ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useBook } from "../../../session/openBook.js";
+import { useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import { useModel } from "../../../ui/useModel.js";

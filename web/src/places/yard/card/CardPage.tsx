@@ -11,7 +11,7 @@ import {
 import { Printer } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { choicesOfWords, SelectField } from "../../../ui/fields.js";
 import { Page } from "../../../ui/Page.js";

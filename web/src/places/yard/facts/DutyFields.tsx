@@ -3,7 +3,8 @@ import type { ReactElement } from "react";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import type { FormInHand } from "../../../form/useForm.js";
-import { DUTIES, TEMPERATURE, type DutyFlag, type FactsModel } from "./factsModel.js";
+import { TEMPERATURE } from "../../../ui/readQuantity.js";
+import { DUTIES, type DutyFlag, type FactsModel } from "./factsModel.js";
 import { DUTY_WORDS } from "./factsWords.js";
 
 /** How a machine is used: what decides on grades and hard-use intervals. */

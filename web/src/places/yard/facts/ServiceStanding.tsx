@@ -1,9 +1,9 @@
 import { currentStop, dayOf, type Machine } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState, type ReactElement } from "react";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
 import { FormBody } from "../../../form/FormBody.js";
 import { useForm } from "../../../form/useForm.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";

@@ -18,7 +18,7 @@ import {
   textTyped,
 } from "../../../form/typed.js";
 import { NAMING_FIELDS } from "../add/newMachineModel.js";
-import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
+import { readQuantity, TEMPERATURE } from "../../../ui/readQuantity.js";
 import { typedNumber } from "../../../words/writing.js";
 
 import {
@@ -78,9 +78,6 @@ export interface FactsModel {
   readonly note: string;
   readonly pictures: readonly Picture[];
 }
-
-/** What is meant by a temperature typed without a unit. */
-export const TEMPERATURE: QuantityWanted = { unit: "degC" };
 
 /** The facts of a machine as they stand in the form. */
 export function modelOfMachine(machine: Machine): FactsModel {

@@ -12,7 +12,7 @@ import {
 } from "chart.js";
 import { useMemo, type ReactElement } from "react";
 import { Scatter } from "react-chartjs-2";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { counted, dialFigureWithUnit, figure, fullDate } from "../../../words/format.js";
 import { lifeChart } from "./lifeChart.js";
 

@@ -1,11 +1,11 @@
 import { believeMeter, type BoardMeter, type MachineBook, type Meter } from "@yonderfell/core";
 import { useState, type FormEvent, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { TextField } from "../../../ui/fields.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { FigureField } from "../FigureField.js";
+import { FigureField } from "../../shared/logging/FigureField.js";
 import {
   guessedFigures,
   happeningCommand,

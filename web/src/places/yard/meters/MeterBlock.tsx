@@ -1,7 +1,7 @@
 import { daysBetween, type BoardMeter, type MachineId } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import {
   counted,
   dialFigureWithUnit,

@@ -9,8 +9,8 @@ import {
 } from "@yonderfell/core";
 import { lazy, Suspense, useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
-import { useMachineBook } from "../../../data/useMachineBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useMachineBook } from "../../../session/useMachineBook.js";
 import { dialFigureWithUnit, fullDate } from "../../../words/format.js";
 import { correctionPath } from "../correctionPath.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";

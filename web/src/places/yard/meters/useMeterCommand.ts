@@ -5,8 +5,8 @@ import {
   type Meter,
   type MeterIssue,
 } from "@yonderfell/core";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
 import type { MachineCommand } from "../../../data/bookStorage.js";
 import { meterIssueWords } from "../../../words/machineWords.js";
 import { figureIssueWords } from "../../../words/readingWords.js";

@@ -2,9 +2,9 @@ import { timeTasks, untimedTasks, type TimeIssue, type UntimedTasks } from "@yon
 import { useLiveQuery } from "dexie-react-hooks";
 import { useRef, useState, type FormEvent, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
 import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { Page } from "../../../ui/Page.js";

@@ -6,7 +6,7 @@ import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { figure } from "../../../words/format.js";
 import { cheapestFirst, orderWords, priceWords } from "../../../words/partWords.js";
-import { useCurrency } from "../../stores/useCurrency.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { EditButton } from "../plate/EditButton.js";
 import { usePlate } from "../usePlate.js";

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { StoredPicture } from "../../../data/picture.js";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 
 /** What is known of a picture: its address while it is shown, null where this browser does not have it. */
 export function usePictureAddress(hash: string): string | null | undefined {

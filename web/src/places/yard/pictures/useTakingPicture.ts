@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 import { pictures } from "../../../work/pictureClient.js";
 import { errorWords } from "../../../words/errorWords.js";
 

@@ -17,7 +17,7 @@ import { CheckField, TextField } from "../../../ui/fields.js";
 import type { Field } from "../../../ui/field.js";
 import { useModel, type FormModel } from "../../../ui/useModel.js";
 import { typedNumber } from "../../../words/writing.js";
-import { reckonedTexts } from "../../ledger/logModel.js";
+import { reckonedTexts } from "../../shared/logging/logModel.js";
 
 /** A decision that asks for more: when and by which record, or what was seen. */
 export type Asked = "done" | "judged-sound";

@@ -12,8 +12,8 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
-import { nothingRefused, useCommands } from "../../../app/useCommands.js";
+import { useAppSelector } from "../../../session/store.js";
+import { nothingRefused, useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";

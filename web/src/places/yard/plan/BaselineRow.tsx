@@ -6,7 +6,7 @@ import {
   type Settings,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { CheckField } from "../../../ui/fields.js";
 import { fullDate } from "../../../words/format.js";
 import { dueWords } from "../../../words/moves.js";

@@ -9,9 +9,9 @@ import {
 import { isEqual } from "es-toolkit";
 import { useMemo, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
-import { useMachineBook } from "../../../data/useMachineBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
+import { useMachineBook } from "../../../session/useMachineBook.js";
 import { FormBody } from "../../../form/FormBody.js";
 import { RowsField } from "../../../form/RowsField.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";

@@ -2,7 +2,7 @@ import { lazy, type ReactElement } from "react";
 import { Route, Routes } from "react-router";
 import PlanPage from "./PlanPage.js";
 
-const NotFound = lazy(() => import("../../../app/NotFound.js"));
+const NotFound = lazy(() => import("../../../ui/NotFound.js"));
 const TaskPage = lazy(() => import("./TaskPage.js"));
 const TakePlan = lazy(() => import("./TakePlan.js"));
 const SchoolsPage = lazy(() => import("./SchoolsPage.js"));

@@ -1,7 +1,7 @@
 import type { Book, DayNumber, MachineBook, Task } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
-import { reachMarks, reachScale } from "../../../ui/reachScale.js";
+import { useAppSelector } from "../../../session/store.js";
+import { reachMarks, reachScale } from "../../../ui/board/reachScale.js";
 import { useWidth } from "../../../ui/useWidth.js";
 import { fullDate } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";

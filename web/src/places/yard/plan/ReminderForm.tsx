@@ -1,6 +1,6 @@
 import type { Machine, MachineBook, Reminder, Task, TaskId } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
-import { useKeep } from "../../../app/useKeep.js";
+import { useKeep } from "../../../session/useKeep.js";
 import { FormBody } from "../../../form/FormBody.js";
 import { valueWords } from "../../../form/MineAndTheirs.js";
 import { useForm, type FormField } from "../../../form/useForm.js";

@@ -12,8 +12,8 @@ import {
 import { Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { shortDate } from "../../../words/format.js";
 import { ReminderForm } from "./ReminderForm.js";

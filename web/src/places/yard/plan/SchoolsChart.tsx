@@ -10,7 +10,7 @@ import {
 } from "chart.js";
 import { useMemo, type ReactElement } from "react";
 import { Bar } from "react-chartjs-2";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { figure } from "../../../words/format.js";
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Legend, Tooltip);

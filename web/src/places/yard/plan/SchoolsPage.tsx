@@ -6,7 +6,7 @@ import {
   type SchoolSum,
 } from "@yonderfell/core";
 import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { SelectField } from "../../../ui/fields.js";
 import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";

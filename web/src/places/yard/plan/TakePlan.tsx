@@ -15,15 +15,15 @@ import {
 import { useLiveOf } from "../../../data/useLiveOf.js";
 import { useMemo, useState, type FormEvent, type ReactElement } from "react";
 import { useNavigate } from "react-router";
-import { useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { CheckField, SelectField } from "../../../ui/fields.js";
 import { counted } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
-import { useMachineBook } from "../../../data/useMachineBook.js";
+import { useMachineBook } from "../../../session/useMachineBook.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { applyIssueWords, differenceHere, notApplicableWords, sisterWords } from "./planWords.js";
 

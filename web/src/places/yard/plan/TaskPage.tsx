@@ -2,8 +2,8 @@ import type { Book, Machine, MachineBook, MachinePlate, Part, Task } from "@yond
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { useBook } from "../../../app/openBook.js";
-import { useKeep } from "../../../app/useKeep.js";
+import { useBook } from "../../../session/openBook.js";
+import { useKeep } from "../../../session/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { FormBody } from "../../../form/FormBody.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";

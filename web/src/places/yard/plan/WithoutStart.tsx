@@ -1,8 +1,8 @@
 import { takeOnMachine, tasksWithoutStart, type MachineBook } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useNavigate } from "react-router";
-import { useAppSelector } from "../../../app/store.js";
-import { nothingRefused, useCommands } from "../../../app/useCommands.js";
+import { useAppSelector } from "../../../session/store.js";
+import { nothingRefused, useCommands } from "../../../session/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
 import { machinePath } from "../MachineFrame.js";

@@ -6,7 +6,7 @@ import type {
   TaskId,
 } from "@yonderfell/core";
 import { useRef, useState, type ReactElement, type RefObject } from "react";
-import { useAppSelector } from "../../../app/store.js";
+import { useAppSelector } from "../../../session/store.js";
 import { AnswerForm, type Asked } from "./AnswerForm.js";
 import { useDeciding } from "./useDeciding.js";
 

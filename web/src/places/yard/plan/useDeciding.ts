@@ -6,9 +6,9 @@ import {
   type BoardMachine,
   type TaskId,
 } from "@yonderfell/core";
-import { useAppSelector } from "../../../app/store.js";
-import { useCommands } from "../../../app/useCommands.js";
-import { logIssueWords } from "../../../words/logWords.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useCommands } from "../../../session/useCommands.js";
+import { logIssueWords } from "../../shared/logging/logWords.js";
 
 /** The way to decide what some tasks of a machine start from; answers whether it is decided. `name` is what is told of. */
 export function useDeciding(

@@ -8,7 +8,7 @@ import type {
   Product,
 } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useBook } from "../../../app/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 
 /** What the work on a machine is reckoned from: its records, its plate, what is bought for it, who does it. */
 export interface WorkSource {

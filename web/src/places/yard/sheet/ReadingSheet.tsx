@@ -1,6 +1,6 @@
 import type { ReactElement } from "react";
-import { meterReadingOpened } from "../../../app/session.js";
-import { useAppDispatch, useAppSelector } from "../../../app/store.js";
+import { meterReadingOpened } from "../../../session/session.js";
+import { useAppDispatch, useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { LongList } from "../../../ui/LongList.js";

@@ -7,11 +7,11 @@ import {
   type MeterFigureIssue,
 } from "@yonderfell/core";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { notifyChange } from "../../../app/notify.js";
-import { surroundings, useBook } from "../../../app/openBook.js";
-import { useAppSelector } from "../../../app/store.js";
-import { useOneAtATime } from "../../../app/useOneAtATime.js";
-import { noteChange } from "../../../app/noteChange.js";
+import { notifyChange } from "../../../session/notify.js";
+import { surroundings, useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useOneAtATime } from "../../../session/useOneAtATime.js";
+import { noteChange } from "../../../session/noteChange.js";
 import type { MachineCommand, MachineMissing } from "../../../data/bookStorage.js";
 import { readingsIn } from "../../../words/changeWords.js";
 import { errorWords } from "../../../words/errorWords.js";

@@ -1,8 +1,0 @@
-import { keptState, type KeptState } from "../kept/keptState.js";
-import type { BoardUpdate } from "../work/boardKeeper.js";
-
-/** The derived board of the open book. */
-export type BoardState = KeptState<BoardUpdate>;
-
-/** What may become of the board. */
-export const board = keptState<BoardUpdate>("board", "reckoning", {});

@@ -1,0 +1,116 @@
+import type { ReactElement } from "react";
+import { useAppSelector } from "../../../session/store.js";
+import { DateField } from "../../../ui/DateField.js";
+import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { FormFoot } from "../../../ui/FormFoot.js";
+import { logIssueWords } from "./logWords.js";
+import { FigureFields } from "./FigureFields.js";
+import { FollowUps } from "./FollowUps.js";
+import { LogSaved } from "./LogSaved.js";
+import { TaskChoice } from "./TaskChoice.js";
+import { useLogForm, type LogFormState, type LogStart } from "./useLogForm.js";
+
+/** What was done, when and at what figure; once saved, when it comes again. */
+export function LogWorkForm(start: LogStart): ReactElement {
+  const state = useLogForm(start);
+  const today = useAppSelector((session) => session.session.today);
+  const { form, fields, outlook, saved } = state;
+  const isCorrection = start.correcting !== null;
+  if (saved !== null)
+    return <LogSaved machine={outlook.before} isCorrection={isCorrection} {...saved} />;
+  return (
+    <form onSubmit={(event) => void state.save(event)} className="max-w-[68rem]">
+      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_20rem]">
+        {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
+        <TaskChoice
+          outlook={outlook}
+          chosen={form.tasks}
+          tests={form.tests}
+          onChange={(tasks) => fields.setValue("tasks", tasks)}
+          onTests={(tests) => fields.setValue("tests", tests)}
+          papers={isCorrection ? null : form.papers}
+          onPapers={(papers) => fields.setValue("papers", papers)}
+          today={today}
+        />
+        <div className="space-y-5">
+          <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
+          <FigureFields
+            machine={outlook.before}
+            figures={form.figures}
+            today={today}
+            doubts={outlook.doubts}
+            onFigures={(figures) => fields.setValue("figures", figures)}
+          />
+          <FollowUps
+            owed={outlook.owed}
+            machine={outlook.before}
+            answer={form.followUps}
+            onAnswer={(answer) => fields.setValue("followUps", answer)}
+          />
+          <label className="block text-fine text-quiet">
+            Note: what was found, what went in
+            <textarea
+              rows={3}
+              className={`${FIELD} text-field text-ink`}
+              {...fields.register("note")}
+            />
+          </label>
+          <InTheWay state={state} />
+          <DraftNote draft={state.draft} />
+        </div>
+      </div>
+      <FormFoot>
+        <button
+          type="submit"
+          className={`${PRIMARY_BUTTON} max-sm:w-full max-sm:justify-center`}
+          disabled={outlook.issues.length > 0}
+        >
+          {isCorrection ? "Save the correction" : "Save in the log"}
+        </button>
+      </FormFoot>
+    </form>
+  );
+}
+
+/** Whether what is written would survive a closed lid. */
+function DraftNote({ draft }: Pick<LogFormState, "draft">): ReactElement {
+  return (
+    <p className="min-h-5 text-fine text-quiet" role="status">
+      {draft.isKept && "What you have written is kept, not yet in the log."}
+      {draft.failure !== "" &&
+        `What you have written is not kept if this page is closed: ${draft.failure}.`}
+    </p>
+  );
+}
+
+function GoneOnWith({
+  onStartAfresh,
+}: {
+  readonly onStartAfresh: () => Promise<void>;
+}): ReactElement {
+  return (
+    <p className="flex flex-wrap items-center gap-3 text-quiet lg:col-span-2">
+      Kept from when you last were here.
+      <button type="button" className={QUIET_BUTTON} onClick={() => void onStartAfresh()}>
+        Start afresh
+      </button>
+    </p>
+  );
+}
+
+/** What keeps the work from being saved. */
+function InTheWay({ state: { outlook, failure } }: { readonly state: LogFormState }): ReactElement {
+  const today = useAppSelector((session) => session.session.today);
+  const words = outlook.issues.map((issue) => logIssueWords(issue, outlook.before, today));
+  return (
+    <div role="alert">
+      {[...words, failure]
+        .filter((line) => line !== "")
+        .map((line) => (
+          <p key={line} className="font-semibold text-due">
+            {line}
+          </p>
+        ))}
+    </div>
+  );
+}

@@ -1,8 +1,0 @@
-import { useLiveQuery } from "dexie-react-hooks";
-import { useBook } from "../../app/openBook.js";
-
-/** What stands behind an amount of money in the open book, empty where nothing does. */
-export function useCurrency(): string {
-  const { storage } = useBook();
-  return useLiveQuery(() => storage.ownSettings(), [storage])?.currency ?? "";
-}
