@@ -25,6 +25,8 @@ export interface FormOf<M extends Model, Source, P extends Problem> {
   readonly labels: Readonly<Record<KeyOf<M>, string>>;
   readonly problemsOf: (model: M) => readonly P[];
   readonly problemWords: (problem: P) => string;
+  /** Whether it stands as it opened once it is saved, for the next one of its kind. */
+  readonly isForNext?: boolean;
 }
 
 /** A field with what it is called. */
@@ -172,8 +174,10 @@ export function useForm<M extends Model, Source, P extends Problem>(
       void save(model, opened.source)
         .then((isSaved) => {
           // What is saved is what stands there; how it is written from now on comes with the record.
-          if (isSaved)
-            begin({ model: fields.getValues() as M, base: model, clashes: [] }, opened.source);
+          if (!isSaved) return;
+          const stays = given.isForNext === true ? opened.base : (fields.getValues() as M);
+          const base = given.isForNext === true ? opened.base : model;
+          begin({ model: stays, base, clashes: [] }, opened.source);
         })
         .finally(() => setIsSaving(false));
     },

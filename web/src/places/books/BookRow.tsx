@@ -6,13 +6,14 @@ import { currentDay } from "../../data/today.js";
 import { useExport } from "../../session/useExport.js";
 import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { keepBook, newBookEntry, rebuildDemonstration } from "../../data/books.js";
-import { amend, type BookEntry } from "../../data/registry.js";
-import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
+import type { BookEntry } from "../../data/registry.js";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { countsWords, exportWords } from "../../words/bookWords.js";
 import { errorWords } from "../../words/errorWords.js";
 import { sentence } from "../../words/format.js";
 import { exchange } from "../../work/exchangeClient.js";
 import { DeleteBook } from "./DeleteBook.js";
+import { RenameBook } from "./RenameBook.js";
 import { useBookFacts } from "./useBookFacts.js";
 
 /** One book of this browser, and what can be done with it. */
@@ -37,7 +38,7 @@ export function BookRow({
     <li className="flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-hairline py-3">
       <div className="min-w-64 flex-1">
         {asks === "name" ? (
-          <Rename entry={entry} onDone={() => setAsks(null)} />
+          <RenameBook entry={entry} onDone={() => setAsks(null)} />
         ) : (
           <p className="font-bold">
             {entry.name}
@@ -132,44 +133,5 @@ function Action({
       <Icon size={18} aria-hidden="true" />
       {words}
     </button>
-  );
-}
-
-function Rename({
-  entry,
-  onDone,
-}: {
-  readonly entry: BookEntry;
-  readonly onDone: () => void;
-}): ReactElement {
-  const [name, setName] = useState(entry.name);
-  const rename = async (): Promise<void> => {
-    await amend(entry.id, { name: name.trim() });
-    onDone();
-  };
-  return (
-    <form
-      className="flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void rename();
-      }}
-    >
-      <label className="w-64 text-fine text-quiet">
-        Name of the book
-        <input
-          autoFocus
-          className={`${FIELD} text-field text-ink`}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <button type="submit" className={QUIET_BUTTON} disabled={name.trim() === ""}>
-        Keep the name
-      </button>
-      <button type="button" className={QUIET_BUTTON} onClick={onDone}>
-        Cancel
-      </button>
-    </form>
   );
 }

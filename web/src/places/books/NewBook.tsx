@@ -1,48 +1,58 @@
 import { BookPlus } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { goToBook } from "../../session/goToBook.js";
-import { useOneAtATime } from "../../session/useOneAtATime.js";
 import { createBook } from "../../data/books.js";
-import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
+import { FormBody } from "../../form/FormBody.js";
+import { useForm } from "../../form/useForm.js";
+import { goToBook } from "../../session/goToBook.js";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { TextField } from "../../ui/fields.js";
 import { errorWords } from "../../words/errorWords.js";
+import { bookNameProblems, bookNameProblemWords, type BookNameModel } from "./bookNameModel.js";
+
+const LABELS = { name: "Name of a new book" };
+const modelOf = (_: null): BookNameModel => ({ name: "" });
 
 /** Makes a book that holds nothing yet, under a name. */
 export function NewBook(): ReactElement {
-  const [name, setName] = useState("");
   const [failure, setFailure] = useState("");
-  const once = useOneAtATime();
-  const make = async (): Promise<void> => {
+  const form = useForm({
+    form: "newBook",
+    of: "new",
+    source: null,
+    modelOf,
+    labels: LABELS,
+    problemsOf: bookNameProblems,
+    problemWords: bookNameProblemWords,
+    isForNext: true,
+  });
+  const make = async ({ name }: BookNameModel): Promise<boolean> => {
     try {
-      await goToBook(await createBook(name.trim()));
+      const made = await createBook(name.trim());
+      // What is typed is saved; the page that follows asks for it no more.
+      void goToBook(made).catch((error: unknown) => setFailure(failureWords(error)));
+      return true;
     } catch (error) {
-      setFailure(errorWords(error));
+      setFailure(failureWords(error));
+      return false;
     }
   };
   return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void once(make);
-      }}
+    <FormBody
+      form={form}
+      onSave={make}
+      failure={failure}
+      className="max-w-md space-y-3"
+      foot={
+        <button type="submit" className={QUIET_BUTTON}>
+          <BookPlus size={18} aria-hidden="true" />
+          Make the book
+        </button>
+      }
     >
-      <label className="w-64 text-fine text-quiet">
-        Name of a new book
-        <input
-          className={`${FIELD} mt-1 text-field text-ink`}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <button type="submit" className={QUIET_BUTTON} disabled={name.trim() === ""}>
-        <BookPlus size={18} aria-hidden="true" />
-        Make the book
-      </button>
-      {failure !== "" && (
-        <p role="alert" className="w-full text-overdue">
-          The book could not be made: {failure}.
-        </p>
-      )}
-    </form>
+      <TextField {...form.field("name")} />
+    </FormBody>
   );
 }
+
+const failureWords = (error: unknown): string =>
+  `The book could not be made: ${errorWords(error)}.`;

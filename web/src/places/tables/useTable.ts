@@ -130,9 +130,11 @@ export function useTablePlan({ reading }: OpenTable): {
     readonly plan: PlanState;
   } | null>(null);
   useEffect(() => {
-    let isNewest = true;
+    let isOpen = true;
     const say = (plan: PlanState): void => {
-      if (isNewest) setKnown({ reading, round, plan });
+      if (isOpen) setKnown({ reading, round, plan });
+      // How far it is comes by a way of its own, and may come after what it came to.
+      isOpen = isOpen && plan.code === "planning";
     };
     const onProgress = (share: number): void => say({ code: "planning", share });
     tables()
@@ -140,7 +142,7 @@ export function useTablePlan({ reading }: OpenTable): {
       .then((plan) => say(plan === null ? { code: "stopped" } : { code: "planned", plan }))
       .catch((error: unknown) => say({ code: "failed", reason: errorWords(error) }));
     return () => {
-      isNewest = false;
+      isOpen = false;
     };
   }, [entry.database, reading, round, today]);
   const isKnown = known?.reading === reading && known.round === round;

@@ -1,17 +1,17 @@
-import {
-  correctMeterChange,
-  parseDay,
-  parseFigure,
-  type MachineBook,
-  type MeterChange,
-} from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import type { MachineBook, MeterChange } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { FormBody } from "../../form/FormBody.js";
+import { useForm } from "../../form/useForm.js";
 import { useAppSelector } from "../../session/store.js";
+import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { DateField } from "../../ui/DateField.js";
-import { CorrectionFoot } from "./CorrectionFoot.js";
 import { FigureField } from "../shared/logging/FigureField.js";
-import { decimalSign, typedFigure } from "../../words/writing.js";
+import { changeCommand, correctionProblems, modelOfChange } from "./correctionModel.js";
+import { changeLabels, correctionProblemWords } from "./correctionWords.js";
+import { InTheWay } from "./InTheWay.js";
 import { useCorrection } from "./useCorrection.js";
+
+const FIGURES = ["oldFinal", "newStart", "lost"] as const;
 
 /** Corrects the day or the figures of a meter change. */
 export function CorrectChange({
@@ -22,30 +22,44 @@ export function CorrectChange({
   readonly change: MeterChange;
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
-  const [date, setDate] = useState(change.date);
-  const [oldFinal, setOldFinal] = useState(typedFigure(change.oldFinal));
-  const [newStart, setNewStart] = useState(typedFigure(change.newStart));
-  const [lost, setLost] = useState(typedFigure(change.lost ?? 0));
   const meter = (book.machines[0].meters ?? []).find((candidate) => candidate.id === change.meter);
-  const unit = meter?.unit ?? "";
-  const day = parseDay(date);
-  const figureOf = (text: string): number => parseFigure(text, decimalSign()) ?? Number.NaN;
-  const input = {
-    day: day ?? today,
-    oldFinal: figureOf(oldFinal),
-    newStart: figureOf(newStart),
-    lost: figureOf(lost),
-  };
-  const correction = useCorrection(book, (now, context) =>
-    correctMeterChange(now, change.id, input, context),
-  );
+  const correction = useCorrection(book);
+  const form = useForm({
+    form: "correctChange",
+    of: change.id,
+    source: change,
+    modelOf: modelOfChange,
+    labels: changeLabels(meter?.unit ?? ""),
+    problemsOf: (model) => {
+      const figures = FIGURES.map((key) => [key, model[key]] as const);
+      const issue = correction.issueOf(changeCommand(change, model, today));
+      return correctionProblems(model.date, figures, { field: "", issue });
+    },
+    problemWords: (problem) => correctionProblemWords(problem, meter, today),
+  });
+  const { field } = form;
   return (
-    <form onSubmit={correction.save} className="max-w-[26rem] space-y-5">
-      <DateField label="Changed on" value={date} today={today} onChange={setDate} />
-      <FigureField label={`Old one ended at, ${unit}`} value={oldFinal} onChange={setOldFinal} />
-      <FigureField label={`New one began at, ${unit}`} value={newStart} onChange={setNewStart} />
-      <FigureField label={`Unmetered between, ${unit}`} value={lost} onChange={setLost} />
-      <CorrectionFoot correction={correction} meter={meter} hasDay={day !== null} />
-    </form>
+    <FormBody
+      form={form}
+      onSave={(model) => correction.save(changeCommand(change, model, today))}
+      failure={correction.failure}
+      className="max-w-[26rem] space-y-5"
+      foot={
+        <button type="submit" className={PRIMARY_BUTTON}>
+          Save the correction
+        </button>
+      }
+    >
+      <DateField today={today} {...field("date")} />
+      {FIGURES.map((key) => (
+        <FigureField key={key} {...field(key)} />
+      ))}
+      {form.tried === 0 && (
+        <InTheWay
+          issue={correction.issueOf(changeCommand(change, form.model, today))}
+          meter={meter}
+        />
+      )}
+    </FormBody>
   );
 }

@@ -1,16 +1,20 @@
-import {
-  correctReading,
-  parseDay,
-  parseFigure,
-  type MachineBook,
-  type Reading,
-} from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import type { MachineBook, Reading } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { FormBody } from "../../form/FormBody.js";
+import { useForm } from "../../form/useForm.js";
 import { useAppSelector } from "../../session/store.js";
+import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { DateField } from "../../ui/DateField.js";
-import { CorrectionFoot } from "./CorrectionFoot.js";
+import { CheckField } from "../../ui/fields.js";
 import { FigureField } from "../shared/logging/FigureField.js";
-import { decimalSign, typedFigure } from "../../words/writing.js";
+import {
+  correctionProblems,
+  modelOfReading,
+  readingCommand,
+  type ReadingModel,
+} from "./correctionModel.js";
+import { correctionProblemWords, readingLabels } from "./correctionWords.js";
+import { InTheWay } from "./InTheWay.js";
 import { useCorrection } from "./useCorrection.js";
 
 /** Corrects the day or the figure of a reading. */
@@ -22,32 +26,42 @@ export function CorrectReading({
   readonly reading: Reading;
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
-  const [date, setDate] = useState(reading.date);
-  const [text, setText] = useState(typedFigure(reading.value));
-  const [figureIsRight, setFigureIsRight] = useState(false);
   const meter = (book.machines[0].meters ?? []).find((candidate) => candidate.id === reading.meter);
-  const day = parseDay(date);
-  const value = parseFigure(text, decimalSign()) ?? Number.NaN;
-  const correction = useCorrection(book, (now, context) =>
-    correctReading(now, reading.id, { day: day ?? today, value, figureIsRight }, context),
-  );
-  const { issue } = correction;
+  const correction = useCorrection(book);
+  const issueOf = (model: ReadingModel) =>
+    correction.issueOf(readingCommand(reading, model, today));
+  const form = useForm({
+    form: "correctReading",
+    of: reading.id,
+    source: reading,
+    modelOf: modelOfReading,
+    labels: readingLabels(meter?.unit ?? ""),
+    problemsOf: (model) =>
+      correctionProblems(model.date, [["value", model.value]], {
+        field: "value",
+        issue: issueOf(model),
+      }),
+    problemWords: (problem) => correctionProblemWords(problem, meter, today),
+  });
+  const { field, model } = form;
+  const issue = issueOf(model);
+  const isDoubted = issue?.code === "figure-in-doubt";
   return (
-    <form onSubmit={correction.save} className="max-w-[26rem] space-y-5">
-      <DateField label="Read on" value={date} today={today} onChange={setDate} />
-      <FigureField label={`Figure, ${meter?.unit ?? ""}`} value={text} isLarge onChange={setText} />
-      {(issue?.code === "figure-in-doubt" || figureIsRight) && (
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 shrink-0 accent-(--clear)"
-            checked={figureIsRight}
-            onChange={(event) => setFigureIsRight(event.target.checked)}
-          />
-          It is right as it is; set aside what does not agree
-        </label>
-      )}
-      <CorrectionFoot correction={correction} meter={meter} hasDay={day !== null} />
-    </form>
+    <FormBody
+      form={form}
+      onSave={(typed) => correction.save(readingCommand(reading, typed, today))}
+      failure={correction.failure}
+      className="max-w-[26rem] space-y-5"
+      foot={
+        <button type="submit" className={PRIMARY_BUTTON}>
+          Save the correction
+        </button>
+      }
+    >
+      <DateField today={today} {...field("date")} />
+      <FigureField isLarge {...field("value")} />
+      {form.tried === 0 && <InTheWay issue={issue} meter={meter} />}
+      {(isDoubted || model.figureIsRight) && <CheckField {...field("figureIsRight")} />}
+    </FormBody>
   );
 }

@@ -6,7 +6,8 @@ import { Around, layOutAsOnADesk, openBook, openStorage, plain } from "../../../
 import { BOOK } from "../../../test/skarrowVale.js";
 import { AskCurrency } from "../shared/currency/AskCurrency.js";
 import MinutesPage from "./minutes/MinutesPage.js";
-import { minutesProblem } from "./minutes/minutesModel.js";
+import { minutesProblems } from "./minutes/minutesModel.js";
+import { minutesProblemWords } from "./minutes/minutesWords.js";
 import Yard from "./Yard.js";
 
 beforeAll(layOutAsOnADesk);
@@ -57,7 +58,9 @@ test("minutes are said once for all tasks of a name that have none", async () =>
   expect(untimed.length).toBeGreaterThan(1);
   const field = await screen.findByLabelText("Minutes of Roadworthiness test");
   await user.type(field, "an hour");
+  await user.click(screen.getByRole("button", { name: /^Save the minutes of/ }));
   expect(screen.getByText("minutes, a number above 0")).toBeInTheDocument();
+  expect(field).toHaveFocus();
   await user.clear(field);
   await user.type(field, "90");
   const save = screen.getByRole("button", { name: /^Save the minutes of/ });
@@ -77,13 +80,16 @@ test("minutes are said once for all tasks of a name that have none", async () =>
 });
 
 test.each([
-  ["", ""],
+  ["", "Say how long one of them takes."],
   ["40", ""],
   ["0", "minutes, a number above 0"],
   ["-5", "minutes, a number above 0"],
   ["9000", "at most 6000 minutes"],
 ])("minutes typed as %j: %j", (text, problem) => {
-  expect(minutesProblem(text)).toBe(problem);
+  const [first] = minutesProblems({ minutes: { oil: text } }, [
+    { key: "oil", name: "Oil", tasks: [] },
+  ]);
+  expect(first === undefined ? "" : minutesProblemWords(first)).toBe(problem);
 });
 
 test("the currency is asked where the book has none, and kept for all of it", async () => {

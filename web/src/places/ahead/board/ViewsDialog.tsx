@@ -1,7 +1,9 @@
 import { type BoardView, type Book } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { Trash2 } from "lucide-react";
-import { useState, type FormEvent, type ReactElement } from "react";
+import type { ReactElement } from "react";
+import { FormBody } from "../../../form/FormBody.js";
+import { useForm } from "../../../form/useForm.js";
 import { boardLookedAt } from "../../../session/boardLook.js";
 import { useBook } from "../../../session/openBook.js";
 import { preferred } from "../../../session/preferences.js";
@@ -11,6 +13,8 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DialogFrame } from "../../../ui/DialogFrame.js";
 import { TextField } from "../../../ui/fields.js";
 import { lookWords } from "./boardWords.js";
+import { modelOfNewView, viewProblems, type ViewModel } from "./viewModel.js";
+import { VIEW_LABELS, viewProblemWords } from "./viewWords.js";
 import { lookOf, viewOf, withView } from "./boardViews.js";
 import { NO_NAMES, useBoardNames } from "./useBoardNames.js";
 
@@ -36,7 +40,6 @@ function Views({
   const look = useAppSelector((state) => state.boardLook);
   const seen = useAppSelector((state) => state.preferences);
   const { save: change, failure } = useSettingsChange();
-  const [name, setName] = useState("");
   const views = settings?.views ?? [];
   const keep = (after: BoardView[], words: string): Promise<boolean> =>
     change({ views: after }, words);
@@ -46,13 +49,10 @@ function Views({
     dispatch(preferred(chosen.seen));
     onClose();
   };
-  const save = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
-    if (name.trim() === "") return;
-    await keep(withView(views, viewOf(name, look, seen)), `The view “${name.trim()}” is kept.`);
-    setName("");
+  const save = async ({ name }: ViewModel): Promise<boolean> => {
+    const called = name.trim();
+    return keep(withView(views, viewOf(called, look, seen)), `The view “${called}” is kept.`);
   };
-  const taken = views.some((view) => view.name === name.trim());
   return (
     <div className="space-y-4 pb-3">
       <ViewList
@@ -63,18 +63,46 @@ function Views({
           void keep(left, `The view “${view.name}” is taken out.`);
         }}
       />
-      <form onSubmit={(event) => void save(event)} className="flex flex-wrap items-end gap-3">
-        <div className="min-w-60 flex-1">
-          <TextField label="Keep what is shown now as" value={name} onChange={setName} />
-        </div>
-        <button type="submit" className={PRIMARY_BUTTON} disabled={name.trim() === ""}>
+      <KeepView views={views} onKeep={save} failure={failure} />
+    </div>
+  );
+}
+
+/** Gives what is looked at a name, under which the book keeps it. */
+function KeepView({
+  views,
+  onKeep,
+  failure,
+}: {
+  readonly views: readonly BoardView[];
+  readonly onKeep: (model: ViewModel) => Promise<boolean>;
+  readonly failure: string;
+}): ReactElement {
+  const form = useForm({
+    form: "boardView",
+    of: "new",
+    source: null,
+    modelOf: modelOfNewView,
+    labels: VIEW_LABELS,
+    problemsOf: viewProblems,
+    problemWords: viewProblemWords,
+    isForNext: true,
+  });
+  const taken = views.some((view) => view.name === form.model.name.trim());
+  return (
+    <FormBody
+      form={form}
+      onSave={onKeep}
+      failure={failure}
+      className="space-y-3"
+      foot={
+        <button type="submit" className={PRIMARY_BUTTON}>
           {taken ? "Keep in its place" : "Keep"}
         </button>
-      </form>
-      <p role="alert" className="text-overdue empty:hidden">
-        {failure}
-      </p>
-    </div>
+      }
+    >
+      <TextField {...form.field("name")} />
+    </FormBody>
   );
 }
 

@@ -3,7 +3,7 @@ import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { SelectField, TextField } from "../../../ui/fields.js";
+import { SelectField } from "../../../ui/fields.js";
 import { shortDate } from "../../../words/format.js";
 import {
   addWords,
@@ -15,6 +15,7 @@ import {
 import { DayMover } from "./DayMover.js";
 import { addableTo, costOn, dayForSome, type ListedVisit } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
+import { VisitNote } from "./VisitNote.js";
 import { visitState } from "./VisitRow.js";
 
 /** A visit in hand: what it does, what it costs and why, and all that can be done with it. */
@@ -37,7 +38,9 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
       </p>
       <Fitting {...props} />
       <DayMover {...props} />
-      <VisitNote key={visit.planned.visit?.note ?? ""} {...props} />
+      {visit.planned.visit !== null && (
+        <VisitNote held={visit.planned.visit} visit={visit} changes={props.changes} />
+      )}
       <div className="flex flex-wrap items-end gap-3">
         {state === "proposed" && !isMoved && (
           <button
@@ -225,33 +228,6 @@ function SplitOff({
       <Split size={18} aria-hidden="true" />
       {`Split off to ${weekdayDate(day, today)}`}
     </button>
-  );
-}
-
-/** What is said of a visit of the book; kept when it is said so. */
-function VisitNote({ visit, changes }: VisitPanelProps): ReactElement | null {
-  const { visit: held } = visit.planned;
-  const before = held?.note ?? "";
-  const [note, setNote] = useState(before);
-  if (held === null) return null;
-  return (
-    <form
-      className="flex max-w-2xl flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void changes.note(visit, note);
-      }}
-    >
-      <div className="min-w-64 flex-1">
-        <TextField label="Note" value={note} onChange={setNote} />
-      </div>
-      {note.trim() !== before && (
-        <button type="submit" className={QUIET_BUTTON}>
-          <Check size={18} aria-hidden="true" />
-          Keep the note
-        </button>
-      )}
-    </form>
   );
 }
 

@@ -1,11 +1,11 @@
 import { assignMachines, type AssignIssue, type BoardMachine, type Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useEffect, useRef, type ReactElement } from "react";
+import { useEffect, useRef, useState, type ReactElement } from "react";
 import { useBook } from "../../../session/openBook.js";
 import { useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
-import { useModel } from "../../../ui/useModel.js";
+import { fieldsOf } from "../../../ui/field.js";
 import { counted } from "../../../words/format.js";
 import {
   assignmentOf,
@@ -25,16 +25,12 @@ interface AssignBarProps {
 }
 
 /** What the chosen machines are given in common: where they live, who looks after them, which school they follow. */
-export function AssignBar({
-  shown,
-  chosen,
-  places,
-  onChosen,
-  onEnd,
-}: AssignBarProps): ReactElement {
+export function AssignBar(props: AssignBarProps): ReactElement {
+  const { shown, chosen, places, onChosen, onEnd } = props;
   const { storage } = useBook();
   const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
-  const { model, field, set } = useModel(() => LEFT_AS_IT_IS);
+  const [model, setModel] = useState(LEFT_AS_IT_IS);
+  const field = fieldsOf(model, (patch) => setModel({ ...model, ...patch }));
   const { run, failure } = useCommands<AssignIssue>(() => "They have all of this already.");
   const given = assignmentOf(model);
   // What opened it is gone, and what gives is not to be pressed again at once: it has their focus.
@@ -54,7 +50,7 @@ export function AssignBar({
         ),
       ({ change }) => `Saved: ${counted(change.records.length, "machine")} changed.`,
       () => {
-        set(LEFT_AS_IT_IS);
+        setModel(LEFT_AS_IT_IS);
         bar.current?.focus({ preventScroll: true });
       },
     );

@@ -1,34 +1,27 @@
 import { believeMeter, type BoardMeter, type MachineBook, type Meter } from "@yonderfell/core";
-import { useState, type FormEvent, type ReactElement } from "react";
+import { useState, type ReactElement } from "react";
+import { FormBody } from "../../../form/FormBody.js";
+import { useForm } from "../../../form/useForm.js";
 import { useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { TextField } from "../../../ui/fields.js";
-import { useModel, type FormModel } from "../../../ui/useModel.js";
 import { FigureField } from "../../shared/logging/FigureField.js";
 import {
+  ASKED_OF,
   guessedFigures,
   happeningCommand,
+  happeningProblems,
   type Happening,
   type HappeningFigures,
 } from "./happening.js";
+import {
+  HAPPENING_SAVED,
+  HAPPENING_WORDS,
+  happeningLabels,
+  happeningProblemWords,
+} from "./meterFormWords.js";
 import { useMeterCommand } from "./useMeterCommand.js";
-
-const SAID: Readonly<Record<Happening, string>> = {
-  replaced: "Saved; its life counts on.",
-  "rolled-over": "Saved; its life counts on.",
-  repaired: "Saved; its life counts on.",
-  stopped: "Its dial is no longer believed; limits go by estimate.",
-  estimate: "Saved as an estimate.",
-};
-
-const WORDS: Readonly<Record<Happening, string>> = {
-  replaced: "Replaced or reset",
-  "rolled-over": "Rolled over",
-  repaired: "Repaired",
-  stopped: "It stands still",
-  estimate: "Estimate it",
-};
 
 /** What happens to a meter: replaced, rolled over, stopped, repaired, estimated. */
 export function MeterActions({
@@ -45,7 +38,7 @@ export function MeterActions({
     ? ["repaired", "replaced", "estimate"]
     : ["replaced", "rolled-over", "stopped", "estimate"];
   const believe = (): void =>
-    run(
+    void run(
       (now, context) => believeMeter(now, meter.meter.id, context),
       "The dial counts again.",
       () => setOpen(null),
@@ -61,7 +54,7 @@ export function MeterActions({
             className={QUIET_BUTTON}
             onClick={() => setOpen(open === happening ? null : happening)}
           >
-            {WORDS[happening]}
+            {HAPPENING_WORDS[happening]}
           </button>
         ))}
         {isStopped && (
@@ -88,6 +81,9 @@ export function MeterActions({
   );
 }
 
+/** What happened that has something to be said of. */
+const HAS_NOTE: ReadonlySet<Happening> = new Set(["replaced", "repaired", "rolled-over"]);
+
 interface HappeningProps {
   readonly happening: Happening;
   readonly meter: Meter;
@@ -95,68 +91,43 @@ interface HappeningProps {
   readonly onSaved: () => void;
 }
 
+/** What happened to a meter is written down: its figures begin as the meter is reckoned to stand. */
 function HappeningForm({ happening, meter, book, onSaved }: HappeningProps): ReactElement {
   const today = useAppSelector((state) => state.session.today);
-  const { model, field } = useModel(() => guessedFigures(book, meter, happening, today));
+  const form = useForm({
+    form: "happening",
+    of: `${meter.id} ${happening}`,
+    source: guessedFigures(book, meter, happening, today),
+    modelOf: (figures: HappeningFigures) => figures,
+    labels: happeningLabels(happening, meter),
+    problemsOf: (model) => happeningProblems(happening, model, today),
+    problemWords: happeningProblemWords,
+  });
   const { run, problem } = useMeterCommand(book.machines[0].id, meter);
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    run(happeningCommand(happening, meter.id, model, today), SAID[happening], onSaved);
-  };
+  const { field } = form;
   return (
-    <form
-      onSubmit={save}
+    <FormBody
+      form={form}
+      onSave={(model) =>
+        run(
+          happeningCommand(happening, meter.id, model, today),
+          HAPPENING_SAVED[happening],
+          onSaved,
+        )
+      }
+      failure={problem}
       className="space-y-2 border-l-4 border-hairline bg-raised px-4 py-3"
-      noValidate
+      foot={
+        <button type="submit" className={PRIMARY_BUTTON}>
+          Save: {HAPPENING_WORDS[happening].toLowerCase()}
+        </button>
+      }
     >
-      <DateField
-        label={happening === "stopped" ? "Not believed from" : "On"}
-        today={today}
-        {...field("date")}
-      />
-      <HappeningFields happening={happening} unit={meter.unit} field={field} />
-      {problem !== "" && (
-        <p role="alert" className="font-semibold text-due">
-          {problem}
-        </p>
-      )}
-      <button type="submit" className={PRIMARY_BUTTON}>
-        Save: {WORDS[happening].toLowerCase()}
-      </button>
-    </form>
+      <DateField today={today} {...field("date")} />
+      {ASKED_OF[happening].map((key) => (
+        <FigureField key={key} {...field(key)} />
+      ))}
+      {HAS_NOTE.has(happening) && <TextField {...field("note")} />}
+    </FormBody>
   );
-}
-
-function HappeningFields({
-  happening,
-  unit,
-  field,
-}: {
-  readonly happening: Happening;
-  readonly unit: Meter["unit"];
-  readonly field: FormModel<HappeningFigures>["field"];
-}): ReactElement | null {
-  switch (happening) {
-    case "stopped":
-      return null;
-    case "estimate":
-      return <FigureField label={`It would show, ${unit}`} {...field("figure")} />;
-    case "rolled-over":
-      return (
-        <>
-          <FigureField label={`It begins again after, ${unit}`} {...field("oldFinal")} />
-          <TextField label="Note" {...field("note")} />
-        </>
-      );
-    case "replaced":
-    case "repaired":
-      return (
-        <>
-          <FigureField label={`Old one ended at, ${unit}`} {...field("oldFinal")} />
-          <FigureField label={`New one began at, ${unit}`} {...field("newStart")} />
-          <FigureField label={`Run unmetered between, ${unit}`} {...field("lost")} />
-          <TextField label="Note" {...field("note")} />
-        </>
-      );
-  }
 }

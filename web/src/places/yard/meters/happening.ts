@@ -29,6 +29,41 @@ export interface HappeningFigures {
   readonly note: string;
 }
 
+/** The figures that each of them asks for. */
+export const ASKED_OF: Readonly<
+  Record<Happening, readonly ("oldFinal" | "newStart" | "lost" | "figure")[]>
+> = {
+  replaced: ["oldFinal", "newStart", "lost"],
+  repaired: ["oldFinal", "newStart", "lost"],
+  "rolled-over": ["oldFinal"],
+  stopped: [],
+  estimate: ["figure"],
+};
+
+/** What is wrong with a happening as it is typed. */
+export type HappeningProblem =
+  | { readonly field: "date"; readonly code: "day-missing" }
+  | { readonly field: "date"; readonly code: "day-in-future"; readonly today: DayNumber }
+  | { readonly field: keyof HappeningFigures; readonly code: "figure-not-a-number" };
+
+/** What is still wrong with it, at its fields. */
+export function happeningProblems(
+  happening: Happening,
+  model: HappeningFigures,
+  today: DayNumber,
+): readonly HappeningProblem[] {
+  const day = parseDay(model.date);
+  const problems: HappeningProblem[] = [];
+  if (day === null) problems.push({ field: "date", code: "day-missing" });
+  else if (day > today) problems.push({ field: "date", code: "day-in-future", today });
+  for (const field of ASKED_OF[happening]) {
+    if (!isAmount(model[field])) problems.push({ field, code: "figure-not-a-number" });
+  }
+  return problems;
+}
+
+const isAmount = (text: string): boolean => (typedNumber(text) ?? -1) >= 0;
+
 /** Where a dial that shows a figure begins again at 0: one digit more than it shows. */
 function rollsOverAt(dial: number): number {
   return 10 ** String(Math.floor(dial)).length;

@@ -17,7 +17,12 @@ type Issue = MeterIssue | FigureIssue;
 export interface MeterCommandState {
   /** What stood in the way of the last, empty where nothing did. */
   readonly problem: string;
-  readonly run: (command: MachineCommand<Issue>, words: string, onSaved: () => void) => void;
+  /** Answers whether it is saved. */
+  readonly run: (
+    command: MachineCommand<Issue>,
+    words: string,
+    onSaved: () => void,
+  ) => Promise<boolean>;
 }
 
 /** Runs commands on a machine's meters and says what stood in the way. */
@@ -43,11 +48,13 @@ export function useMeterCommand(machine: MachineId, meter?: Meter): MeterCommand
   });
   return {
     problem: failure,
-    run: (command, words, onSaved) =>
-      void run(
+    run: async (command, words, onSaved) => {
+      const saved = await run(
         (storage, around) => storage.perform(machine, BOOK_NEEDS, command, around),
         words,
         onSaved,
-      ),
+      );
+      return saved !== null;
+    },
   };
 }

@@ -1,15 +1,25 @@
 import { timeTasks, untimedTasks, type TimeIssue, type UntimedTasks } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useRef, useState, type FormEvent, type ReactElement } from "react";
+import { useId, useRef, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
+import { FormBody } from "../../../form/FormBody.js";
+import { useForm } from "../../../form/useForm.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useCommands } from "../../../session/useCommands.js";
 import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { FieldProblem } from "../../../ui/fields.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { Page } from "../../../ui/Page.js";
 import { counted } from "../../../words/format.js";
-import { machinesWords, minutesProblem, minutesTyped } from "./minutesModel.js";
+import {
+  machinesWords,
+  minutesProblems,
+  minutesTyped,
+  modelOfMinutes,
+  type MinutesModel,
+} from "./minutesModel.js";
+import { MINUTES_LABELS, minutesProblemWords, minutesPurpose } from "./minutesWords.js";
 
 /** So many names stand at once; the next follow when these are said. */
 const AT_ONCE = 100;
@@ -31,10 +41,10 @@ export default function MinutesPage(): ReactElement {
     <Page title="Minutes of work">
       {of !== undefined && (
         <section ref={list} tabIndex={-1} aria-label="By name" className="outline-none">
-          <p className="mb-4 max-w-[68ch]">
-            {`Without minutes, visits and weeks hold 0 h of work, and own time costs nothing. What you say of a name goes to all tasks${on} of that name that say nothing; what a task says already stays.`}
-          </p>
+          <p className="mb-4 max-w-[68ch]">{minutesPurpose(on)}</p>
           <MinutesForm
+            key={own ?? ""}
+            of={own ?? ""}
             groups={untimedTasks(of)}
             onSaved={() => list.current?.focus({ preventScroll: true })}
           />
@@ -44,24 +54,23 @@ export default function MinutesPage(): ReactElement {
   );
 }
 
-/** The minutes as they are typed, and what keeps them. */
-function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
-  const { run, failure, fail } = useCommands<TimeIssue>(() => "Say how long one of them takes.");
-  const [typed, setTyped] = useState<ReadonlyMap<string, string>>(new Map());
-  const shown = groups.slice(0, AT_ONCE);
-  const textOf = ({ key }: UntimedTasks): string => typed.get(key) ?? "";
-  const said = shown.flatMap((group) => {
-    const minutes = minutesTyped(textOf(group));
-    return minutes === null ? [] : [{ group, minutes }];
-  });
-  const count = said.reduce((sum, { group }) => sum + group.tasks.length, 0);
-  const save = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
-    const wrong = shown.find((group) => minutesProblem(textOf(group)) !== "");
-    if (wrong !== undefined) return fail(`Put right how long ${wrong.name} takes first.`);
+/** Keeps the minutes of names; answers whether they are kept. */
+function useKeepMinutes(shown: readonly UntimedTasks[], onSaved: () => void) {
+  const { run, failure } = useCommands<TimeIssue>(() =>
+    minutesProblemWords({ field: "", code: "nothing-said" }),
+  );
+  const saidIn = ({ minutes }: MinutesModel) =>
+    shown.flatMap((group) => {
+      const typed = minutesTyped(minutes[group.key] ?? "");
+      return typed === null ? [] : [{ group, minutes: typed }];
+    });
+  const countIn = (model: MinutesModel): number =>
+    saidIn(model).reduce((sum, { group }) => sum + group.tasks.length, 0);
+  const keep = async (model: MinutesModel): Promise<boolean> => {
+    const said = saidIn(model);
     const ids = new Set<string>(said.flatMap(({ group }) => group.tasks.map(({ id }) => id)));
     const minutesByKey = new Map(said.map(({ group, minutes }) => [group.key, minutes]));
-    await run(
+    const saved = await run(
       (storage, around) =>
         storage.performShared(
           ["tasks"],
@@ -73,34 +82,59 @@ function useMinutes(groups: readonly UntimedTasks[], onSaved: () => void) {
           around,
         ),
       ({ change }) => `Saved: minutes of ${counted(change.records.length, "task")}.`,
-      () => {
-        setTyped(new Map());
-        onSaved();
-      },
+      onSaved,
     );
+    return saved !== null;
   };
-  const type = (key: string, text: string): void => setTyped(new Map(typed).set(key, text));
-  return { shown, textOf, type, count, save, failure };
+  return { keep, failure, countIn };
 }
 
 function MinutesForm({
+  of,
   groups,
   onSaved,
 }: {
+  /** The machine it is about, empty for all. */
+  readonly of: string;
   readonly groups: readonly UntimedTasks[];
   readonly onSaved: () => void;
 }): ReactElement {
-  const { shown, textOf, type, count, save, failure } = useMinutes(groups, onSaved);
+  const shown = groups.slice(0, AT_ONCE);
+  const form = useForm({
+    form: "minutes",
+    of,
+    source: null,
+    modelOf: modelOfMinutes,
+    labels: MINUTES_LABELS,
+    problemsOf: (model) => minutesProblems(model, shown),
+    problemWords: minutesProblemWords,
+    isForNext: true,
+  });
+  const { keep, failure, countIn } = useKeepMinutes(shown, onSaved);
+  const { value: minutes, onChange, problemAt } = form.field("minutes");
   if (groups.length === 0) return <p className="text-quiet">Every task says how long it takes.</p>;
   return (
-    <form onSubmit={(event) => void save(event)} className="max-w-[60rem]" noValidate>
+    <FormBody
+      form={form}
+      onSave={keep}
+      failure={failure}
+      className="max-w-[60rem]"
+      foot={
+        <FormFoot>
+          <button type="submit" className={PRIMARY_BUTTON}>
+            Save the minutes of {counted(countIn(form.model), "task")}
+          </button>
+        </FormFoot>
+      }
+    >
       <ul>
         {shown.map((group) => (
           <UntimedRow
             key={group.key}
             group={group}
-            value={textOf(group)}
-            onChange={(text) => type(group.key, text)}
+            value={minutes[group.key] ?? ""}
+            problem={problemAt?.(group.key) ?? ""}
+            onChange={(text) => onChange({ ...minutes, [group.key]: text })}
           />
         ))}
       </ul>
@@ -109,29 +143,24 @@ function MinutesForm({
           {counted(groups.length - shown.length, "more name")} when these are said.
         </p>
       )}
-      <p role="alert" className="font-semibold text-due">
-        {failure}
-      </p>
-      <FormFoot>
-        <button type="submit" className={PRIMARY_BUTTON} disabled={count === 0}>
-          Save the minutes of {counted(count, "task")}
-        </button>
-      </FormFoot>
-    </form>
+    </FormBody>
   );
 }
 
 function UntimedRow({
   group,
   value,
+  problem,
   onChange,
 }: {
   readonly group: UntimedTasks;
   readonly value: string;
+  /** What is wrong with it, empty where nothing is. */
+  readonly problem: string;
   readonly onChange: (text: string) => void;
 }): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
-  const problem = minutesProblem(value);
+  const own = useId();
   return (
     <li className="grid items-center gap-x-6 gap-y-1 border-t border-hairline py-1.5 sm:grid-cols-[minmax(12rem,22rem)_1fr_9rem]">
       <span className="font-semibold">{group.name}</span>
@@ -147,12 +176,11 @@ function UntimedRow({
           placeholder="minutes"
           aria-label={`Minutes of ${group.name}`}
           aria-invalid={problem !== "" || undefined}
+          aria-describedby={problem === "" ? undefined : own}
           value={value}
           onChange={(event) => onChange(event.target.value)}
         />
-        {problem !== "" && (
-          <span className="block text-fine font-semibold text-due">{problem}</span>
-        )}
+        <FieldProblem id={own} words={problem} />
       </span>
     </li>
   );

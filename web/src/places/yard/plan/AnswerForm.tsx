@@ -1,23 +1,27 @@
 import {
-  formatDay,
   parseDay,
   type BaselineDecision,
   type DayNumber,
   type MachineBook,
-  type Meter,
-  type MeterId,
   type Settings,
   type TaskId,
-  type WorkFigure,
 } from "@yonderfell/core";
-import { useState, type FormEvent, type ReactElement } from "react";
+import type { ReactElement } from "react";
+import { FormBody } from "../../../form/FormBody.js";
+import { useForm, type FormField } from "../../../form/useForm.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DateField } from "../../../ui/DateField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
-import type { Field } from "../../../ui/field.js";
-import { useModel, type FormModel } from "../../../ui/useModel.js";
-import { typedNumber } from "../../../words/writing.js";
 import { reckonedTexts } from "../../shared/logging/logModel.js";
+import {
+  doneProblems,
+  figuresFrom,
+  modelOfDone,
+  modelOfSound,
+  type DoneModel,
+  type SoundModel,
+} from "./answerModel.js";
+import { DONE_LABELS, doneProblemWords, figureLabel, SOUND_LABELS } from "./answerWords.js";
 
 /** A decision that asks for more: when and by which record, or what was seen. */
 export type Asked = "done" | "judged-sound";
@@ -29,130 +33,130 @@ interface AnswerFormProps {
   readonly book: MachineBook;
   readonly settings: Settings;
   readonly today: DayNumber;
-  readonly onDecide: (decision: BaselineDecision) => Promise<void>;
+  /** What went wrong with the last decision. */
+  readonly failure: string;
+  /** Answers whether it is decided. */
+  readonly onDecide: (decision: BaselineDecision) => Promise<boolean>;
   readonly onLeave: () => void;
 }
 
-/** What the form says, and the way to decide by it. */
-function useAnswer({ asks, tasks, book, settings, today, onDecide }: AnswerFormProps): {
-  readonly field: FormModel<Answer>["field"];
-  readonly texts: ReadonlyMap<string, string>;
-  readonly setTexts: (texts: ReadonlyMap<string, string>) => void;
-  readonly hasFollowUps: boolean;
-  readonly save: (event: FormEvent) => void;
-} {
-  const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
-  const { model, field } = useModel<Answer>(() => ({
-    ...{ date: formatDay(today), note: "", followUpsDone: true },
-  }));
-  const hasFollowUps = book.tasks.some(({ follows }) => follows && tasks.includes(follows.task));
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    const { note } = model;
-    if (asks === "judged-sound") {
-      const figures = figuresFrom(reckonedTexts(book, settings, today, today), true);
-      void onDecide({ code: "judged-sound", figures, note });
-      return;
-    }
-    const day = parseDay(model.date) ?? today;
-    const followUpsDone = hasFollowUps && model.followUpsDone;
-    const figures = figuresFrom(texts, false);
-    void onDecide({ code: "done", day, figures, note, followUpsDone });
-  };
-  return { field, texts, setTexts, hasFollowUps, save };
-}
-
-interface Answer {
-  readonly date: string;
-  readonly note: string;
-  readonly followUpsDone: boolean;
-}
+const noProblems = (): readonly never[] => [];
+const noWords = (_: never): string => "";
 
 /** When the records say it was done, at what figures; or, judged sound, what was seen. */
 export function AnswerForm(props: AnswerFormProps): ReactElement {
-  const { asks, book, today, onLeave } = props;
-  const { field, texts, setTexts, hasFollowUps, save } = useAnswer(props);
+  return props.asks === "done" ? <DoneForm {...props} /> : <SoundForm {...props} />;
+}
+
+const keyOf = ({ book, tasks }: AnswerFormProps): string =>
+  [book.machines[0].id, ...tasks].join(" ");
+
+function DoneForm(props: AnswerFormProps): ReactElement {
+  const { tasks, book, today, failure, onDecide, onLeave } = props;
   const meters = book.machines[0].meters ?? [];
+  const form = useForm({
+    form: "baselineDone",
+    of: keyOf(props),
+    source: null,
+    modelOf: (_: null) => modelOfDone(meters, today),
+    labels: DONE_LABELS,
+    problemsOf: (model: DoneModel) => doneProblems(model, today),
+    problemWords: doneProblemWords,
+  });
+  const hasFollowUps = book.tasks.some(({ follows }) => follows && tasks.includes(follows.task));
+  const decide = ({ date, figures, note, followUpsDone }: DoneModel): Promise<boolean> => {
+    const texts = meters.map(({ id }, place) => [id, figures[place] ?? ""] as const);
+    return onDecide({
+      ...{ code: "done", day: parseDay(date) ?? today, note },
+      figures: figuresFrom(texts, false),
+      followUpsDone: hasFollowUps && followUpsDone,
+    });
+  };
+  const { field } = form;
   return (
-    <form
-      onSubmit={save}
-      className="mt-2 grid items-start gap-x-5 gap-y-2 sm:grid-cols-3"
-      noValidate
+    <FormBody
+      form={form}
+      onSave={decide}
+      failure={failure}
+      className="mt-2 space-y-2"
+      foot={<Foot words="It was done then" onLeave={onLeave} />}
     >
-      {asks === "done" && (
-        <DoneFields
-          meters={meters}
-          date={field("date")}
-          today={today}
-          texts={texts}
-          onTexts={setTexts}
-        />
-      )}
-      <TextField
-        label={asks === "done" ? "By which record" : "What was seen: level, colour, smell, test"}
-        autoFocus={asks === "judged-sound"}
-        {...field("note")}
-      />
-      {asks === "done" && hasFollowUps && (
-        <div className="sm:col-span-3">
-          <CheckField
-            label="What follows it was done too, as far as there was time for it (taken as assumed)"
-            {...field("followUpsDone")}
-          />
-        </div>
-      )}
-      <div className="flex flex-wrap gap-3 sm:col-span-3">
-        <button type="submit" className={PRIMARY_BUTTON}>
-          {asks === "done" ? "It was done then" : "Count from here"}
-        </button>
-        <button type="button" className={QUIET_BUTTON} onClick={onLeave}>
-          Not yet
-        </button>
+      <div className="grid items-start gap-x-5 gap-y-2 sm:grid-cols-3">
+        <DateField today={today} autoFocus {...field("date")} />
+        <FigureFields units={meters.map(({ unit }) => unit)} {...field("figures")} />
+        <TextField {...field("note")} />
       </div>
-    </form>
+      {hasFollowUps && <CheckField {...field("followUpsDone")} />}
+    </FormBody>
   );
 }
 
-function DoneFields({
-  meters,
-  date,
-  today,
-  texts,
-  onTexts,
-}: {
-  readonly meters: readonly Meter[];
-  readonly date: Field<string>;
-  readonly today: DayNumber;
-  readonly texts: ReadonlyMap<string, string>;
-  readonly onTexts: (texts: ReadonlyMap<string, string>) => void;
-}): ReactElement {
+function FigureFields({
+  units,
+  value: figures,
+  onChange,
+  problemAt,
+}: FormField<readonly string[]> & { readonly units: readonly string[] }): ReactElement {
   return (
     <>
-      <DateField label="Done on" today={today} autoFocus {...date} />
-      {meters.map((meter) => (
+      {units.map((unit, place) => (
         <TextField
-          key={meter.id}
-          label={`At, in ${meter.unit} (empty if not known)`}
+          // The meters of a machine stand in one order.
+          key={place}
+          label={figureLabel(unit)}
           isMono
-          value={texts.get(meter.id) ?? ""}
-          onChange={(text) => onTexts(new Map(texts).set(meter.id, text))}
+          value={figures[place] ?? ""}
+          problem={problemAt?.(String(place)) ?? ""}
+          onChange={(text) => onChange(figures.map((one, at) => (at === place ? text : one)))}
         />
       ))}
     </>
   );
 }
 
-function figuresFrom(texts: ReadonlyMap<string, string>, estimated: boolean): WorkFigure[] {
-  return [...texts].flatMap(([meter, text]) =>
-    text.trim() === ""
-      ? []
-      : [
-          {
-            meter: meter as MeterId,
-            value: typedNumber(text) ?? Number.NaN,
-            estimated,
-            answer: null,
-          },
-        ],
+function SoundForm(props: AnswerFormProps): ReactElement {
+  const { book, settings, today, failure, onDecide, onLeave } = props;
+  const form = useForm({
+    form: "baselineSound",
+    of: keyOf(props),
+    source: null,
+    modelOf: modelOfSound,
+    labels: SOUND_LABELS,
+    problemsOf: noProblems,
+    problemWords: noWords,
+  });
+  const decide = ({ note }: SoundModel): Promise<boolean> => {
+    const figures = figuresFrom(reckonedTexts(book, settings, today, today), true);
+    return onDecide({ code: "judged-sound", figures, note });
+  };
+  return (
+    <FormBody
+      form={form}
+      onSave={decide}
+      failure={failure}
+      className="mt-2 max-w-[40rem] space-y-2"
+      foot={<Foot words="Count from here" onLeave={onLeave} />}
+    >
+      <TextField autoFocus {...form.field("note")} />
+    </FormBody>
+  );
+}
+
+function Foot({
+  words,
+  onLeave,
+}: {
+  readonly words: string;
+  readonly onLeave: () => void;
+}): ReactElement {
+  return (
+    <div className="flex flex-wrap gap-3">
+      <button type="submit" className={PRIMARY_BUTTON}>
+        {words}
+      </button>
+      <button type="button" className={QUIET_BUTTON} onClick={onLeave}>
+        Not yet
+      </button>
+    </div>
   );
 }

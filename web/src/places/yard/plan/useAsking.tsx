@@ -16,7 +16,8 @@ interface Asking<T> {
   readonly isAsked: boolean;
   /** Asks for what a decision needs before it can be made. */
   readonly ask: (asks: Asked) => void;
-  readonly choose: (decision: BaselineDecision) => Promise<void>;
+  /** Answers whether it is decided. */
+  readonly choose: (decision: BaselineDecision) => Promise<boolean>;
   /** What is asked, and what went wrong. */
   readonly form: ReactElement;
 }
@@ -41,21 +42,27 @@ export function useAsking<T extends HTMLElement>(
     setAsks(null);
     place.current?.focus();
   };
-  const choose = async (decision: BaselineDecision): Promise<void> => {
-    if (!(await decide(decision))) return;
-    leave();
-    onDecided?.();
+  const choose = async (decision: BaselineDecision): Promise<boolean> => {
+    const isDecided = await decide(decision);
+    if (isDecided) {
+      leave();
+      onDecided?.();
+    }
+    return isDecided;
   };
   const isAsked = asks !== null && tasks.length > 0;
-  const form = (
-    <>
-      {isAsked && (
-        <AnswerForm {...{ asks, tasks, book, settings, today }} onDecide={choose} onLeave={leave} />
-      )}
-      <p role="alert" className="font-semibold text-due">
-        {failure}
-      </p>
-    </>
+  const form = isAsked ? (
+    <AnswerForm
+      // Others are asked about afresh.
+      key={`${asks} ${tasks.join(" ")}`}
+      {...{ asks, tasks, book, settings, today, failure }}
+      onDecide={choose}
+      onLeave={leave}
+    />
+  ) : (
+    <p role="alert" className="font-semibold text-due">
+      {failure}
+    </p>
   );
   return { place, isAsked, ask: setAsks, choose, form };
 }
