@@ -21,6 +21,7 @@ const CorrectRecord = lazy(() => import("../places/yard/CorrectRecord.js"));
 const LogWork = lazy(() => import("../places/ledger/LogWork.js"));
 const Ledger = lazy(() => import("../places/ledger/Ledger.js"));
 const Books = lazy(() => import("../places/books/Books.js"));
+const WhatIsNew = lazy(() => import("../places/preferences/WhatIsNew.js"));
 const Promised = lazy(() => import("../places/books/Promised.js"));
 const HandOver = lazy(() => import("../places/books/HandOver.js"));
 const Preferences = lazy(() => import("../places/preferences/Preferences.js"));
@@ -51,6 +52,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />
       <Route path="/books" element={<Books />} />
+      <Route path="/preferences/new" element={<WhatIsNew />} />
       <Route path="/books/promised" element={<Promised />} />
       <Route path="/hand-over" element={<HandOver />} />
       <Route path="/preferences" element={<Preferences />} />

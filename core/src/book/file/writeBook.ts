@@ -1,10 +1,12 @@
 import { BOOK_FORMAT, BOOK_VERSION } from "../records/sections.js";
 import type { Book } from "./book.js";
 import { digestsOf } from "./digests.js";
+import { PROGRAM } from "./program.js";
 
 /** What a file says of itself to whoever finds it. */
 const ABOUT = {
-  what: "A book of machines and their maintenance, written by Yonderfell. It is JSON (RFC 8259) in UTF-8.",
+  what: `A book of machines and their maintenance, written by ${PROGRAM.name}. It is JSON (RFC 8259) in UTF-8.`,
+  program: `${PROGRAM.name} ${PROGRAM.version}`,
   format:
     "Written down in docs/formats/book.md and docs/formats/book.schema.json of the program's source.",
   digests:

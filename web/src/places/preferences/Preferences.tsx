@@ -1,5 +1,7 @@
+import { PROGRAM } from "@yonderfell/core";
 import { RadioGroup } from "radix-ui";
 import { useId, type ReactElement } from "react";
+import { Link } from "react-router";
 import { preferred, type Preferences as AllPreferences } from "../../session/preferences.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { Page } from "../../ui/Page.js";
@@ -79,6 +81,12 @@ export default function Preferences(): ReactElement {
         </section>
         <BookSettings />
       </div>
+      <p className="mt-10 border-t border-hairline pt-4">
+        {`This is ${PROGRAM.name} ${PROGRAM.version}. `}
+        <Link to="/preferences/new" className="text-clear underline">
+          What is new
+        </Link>
+      </p>
     </Page>
   );
 }

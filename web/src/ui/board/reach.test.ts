@@ -1,6 +1,6 @@
 import { addDays, mostPressing, type LimitReckoning } from "@yonderfell/core";
 import fc from "fast-check";
-import { onTheBoard, TODAY } from "../../../test/skarrowVale.js";
+import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
 
 import { REACHES } from "../../session/reaches.js";
 import { reachMarks, reachScale } from "./reachScale.js";
@@ -64,11 +64,20 @@ test.each(["m-bus", "m-mower", "m-hatch"])(
 
 test("an overdue strip stands to the left of today and a clear one to the right", () => {
   const scale = reachScale(700);
-  for (const { task } of mostPressing([onTheBoard("m-bus")])) {
-    const geometry = stripGeometry(task, scale, TODAY, ROOM);
-    if (task.status === "overdue") expect(geometry.overFrom ?? 0).toBeLessThan(scale.todayX);
-    if (task.status === "clear") expect(geometry.solidTo ?? 0).toBeGreaterThan(scale.todayX);
+  const machines = (BOOK.machines ?? []).map(({ id }) => onTheBoard(id));
+  const strips = mostPressing(machines).map(({ task }) => ({
+    status: task.status,
+    geometry: stripGeometry(task, scale, TODAY, ROOM),
+  }));
+  const overdue = strips.filter(({ status }) => status === "overdue");
+  const clear = strips.filter(({ status }) => status === "clear");
+  expect(overdue.length).toBeGreaterThan(1);
+  expect(clear.length).toBeGreaterThan(1);
+  for (const { geometry } of overdue) {
+    expect(geometry.overFrom).not.toBeNull();
+    expect(geometry.overFrom).toBeLessThan(scale.todayX);
   }
+  for (const { geometry } of clear) expect(geometry.solidTo).toBeGreaterThan(scale.todayX);
 });
 
 test("the most pressing work comes first", () => {
