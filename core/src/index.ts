@@ -19,3 +19,4 @@ export * from "./quantity/index.js";
 export * from "./schedule/index.js";
 export * from "./schedule/limits/index.js";
 export * from "./stores/index.js";
+export * from "./sums/index.js";

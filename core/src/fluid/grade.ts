@@ -8,6 +8,33 @@ const WINTER_LIMITS: ReadonlyMap<string, number> = new Map([
   ["25W", -10],
 ]);
 
+/** Lowest temperature of each winter grade of gear oil, in °C: the limits of SAE J306. */
+const GEAR_WINTER_LIMITS: ReadonlyMap<string, number> = new Map([
+  ["70W", -55],
+  ["75W", -40],
+  ["80W", -26],
+  ["85W", -12],
+]);
+
+/** A grade of an engine or a gear oil as it is strictly written; its winter grade is the first group. */
+const STRICT_GRADE = /^(?:(\d{1,2}W)(?:-?\d{1,3})?|\d{1,3})$/i;
+
+const winterLimit = (winter: string): number | null =>
+  WINTER_LIMITS.get(winter) ?? GEAR_WINTER_LIMITS.get(winter) ?? null;
+
+/** Whether a text is the grade of an engine or a gear oil: `5W-30`, `10W`, `30`, `80W-90`. */
+export function isGrade(text: string): boolean {
+  const match = STRICT_GRADE.exec(text);
+  if (match === null) return false;
+  return match[1] === undefined || winterLimit(match[1].toUpperCase()) !== null;
+}
+
+/** The cold limit in °C of the winter grade of an engine or a gear oil; null for one without a winter grade. */
+export function coldLimitOf(grade: string): number | null {
+  const winter = STRICT_GRADE.exec(grade)?.[1];
+  return winter === undefined ? null : winterLimit(winter.toUpperCase());
+}
+
 /** What is kept above the cold-cranking limit by default, in °C. */
 export const DEFAULT_COLD_MARGIN = 5;
 

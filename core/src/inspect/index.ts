@@ -1,0 +1,1 @@
+export type { Verdict } from "./verdict.js";

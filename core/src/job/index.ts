@@ -1,0 +1,2 @@
+export { FILL_STEP } from "./fillStep.js";
+export { PASSES } from "./passes.js";
