@@ -26,20 +26,21 @@ function standingIn(): string {
   return process.env["INIT_CWD"] ?? process.cwd();
 }
 
-function bytesOf(file: string): Uint8Array {
+/** What stands in a file. Refused with a problem that names it where it cannot be read or is too large; `what` is what was expected in it. */
+export function bytesOf(file: string, what = "a book"): Uint8Array {
   const path = resolve(standingIn(), file);
   try {
     const { size } = statSync(path);
     if (size > MOST_BYTES) {
       const megabytes = Math.round(size / 1024 / 1024);
       throw new Problem(
-        `${file}: (the file): expected a book of at most ${MOST_BYTES / 1024 / 1024} MB (it has ${megabytes} MB)`,
+        `${file}: (the file): expected ${what} of at most ${MOST_BYTES / 1024 / 1024} MB (it has ${megabytes} MB)`,
       );
     }
     return readFileSync(path);
   } catch (error) {
     if (error instanceof Problem) throw error;
-    throw new Problem(`${file}: (the file): expected a book file (${systemProblem(error)})`);
+    throw new Problem(`${file}: (the file): expected ${what} in a file (${systemProblem(error)})`);
   }
 }
 

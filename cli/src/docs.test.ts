@@ -47,16 +47,17 @@ test("the documents hold commands and examples to try", () => {
 });
 
 test.each(COMMANDS)("$page: `$line` is something npm knows", ({ line }) => {
-  const [, name] = /^npm (?:run (?:-s )?)?([a-z]+)/.exec(line) ?? [];
+  const [, name] = /^(?:echo '[^']*' \| )?npm (?:run (?:-s )?)?([a-z]+)/.exec(line) ?? [];
   expect(Object.keys(MANIFEST.scripts)).toContain(name);
 });
 
 test.each(COMMANDS.filter(({ line }) => line.includes("yonderfell --")))(
   "$page: `$line` does what it says",
   ({ line }) => {
-    const [, given = ""] = line.split(" yonderfell -- ");
+    const [before = "", given = ""] = line.split(" yonderfell -- ");
+    const [, piped = ""] = /^echo '([^']*)' \|/.exec(before) ?? [];
     const words = given.split(" ").map((word) => (word.endsWith(".json") ? FILE : word));
-    const { status, output, complaint } = run(words, dayOf("2026-11-23"));
+    const { status, output, complaint } = run(words, dayOf("2026-11-23"), () => piped);
     expect({ status, complaint }).toEqual({ status: 0, complaint: "" });
     expect(output.length).toBeGreaterThan(50);
   },

@@ -6,6 +6,7 @@ import {
   type TaskReckoning,
 } from "@yonderfell/core";
 import { reasonLine, unitOfLimit } from "./reasonLine.js";
+import { textTable } from "./textTable.js";
 
 const TITLES = ["machine", "task", "state", "likely", "between", "left", "because"];
 
@@ -35,20 +36,5 @@ function rowOf(task: TaskReckoning, machine: MachineReckoning): string[] {
 /** What is due, as a table for people. A question mark after the state: doubtful. */
 export function dueTable(machines: readonly MachineReckoning[], today: DayNumber): string {
   const rows = machines.flatMap((machine) => machine.tasks.map((task) => rowOf(task, machine)));
-  const widths = TITLES.map((title, column) =>
-    rows.reduce((widest, row) => Math.max(widest, (row[column] ?? "").length), title.length),
-  );
-  const line = (cells: readonly string[]): string =>
-    cells
-      .map((cell, column) => cell.padEnd(widths[column] ?? 0))
-      .join("  ")
-      .trimEnd();
-  const heading = `Due on ${formatDay(today)}`;
-  return [
-    heading,
-    "",
-    line(TITLES),
-    line(widths.map((width) => "-".repeat(width))),
-    ...rows.map(line),
-  ].join("\n");
+  return [`Due on ${formatDay(today)}`, "", ...textTable(TITLES, rows)].join("\n");
 }

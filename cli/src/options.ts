@@ -19,6 +19,8 @@ export interface Options {
 export const USAGE = [
   "yonderfell due BOOK --on YYYY-MM-DD [--json] [--machine TAG] [--status overdue,due,…]",
   "yonderfell check BOOK [--on YYYY-MM-DD]",
+  "yonderfell reckon [NAME [FILE] [--json]]",
+  "yonderfell reckon NAME --help",
 ].join("\n");
 
 function parsed(words: readonly string[]): ReturnType<typeof parse> {
@@ -70,7 +72,7 @@ export function optionsFrom(words: readonly string[]): Options {
   const { values, positionals } = parsed(words);
   const [command = "help", file = "", ...rest] = positionals;
   if (command !== "due" && command !== "check" && command !== "help") {
-    throw new Problem(`expected due, check or help (found ${JSON.stringify(command)})`);
+    throw new Problem(`expected due, check, reckon or help (found ${JSON.stringify(command)})`);
   }
   const on = dayFrom(values.on);
   if (command !== "help") {

@@ -10,6 +10,7 @@ import { checkReport } from "./checkReport.js";
 import { dueTable } from "./dueTable.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
+import { reckon, standardInput, type ReadInput } from "./reckon.js";
 
 /** How a run of the command line ended: one of the two outputs is empty. */
 export interface Ending {
@@ -51,9 +52,16 @@ function output(options: Options, now: DayNumber): string {
 }
 
 /** Runs the command line. `now` is the day it is, for what is asked without a day. */
-export function run(words: readonly string[], now: DayNumber): Ending {
+export function run(
+  words: readonly string[],
+  now: DayNumber,
+  readInput: ReadInput = standardInput,
+): Ending {
+  const [command, ...others] = words;
+  const answer = (): string =>
+    command === "reckon" ? reckon(others, readInput) : output(optionsFrom(words), now);
   try {
-    return { status: 0, output: output(optionsFrom(words), now), complaint: "" };
+    return { status: 0, output: answer(), complaint: "" };
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
     const complaint = error.message.replaceAll(/[\r\n\u2028\u2029]+/g, " ");

@@ -101,37 +101,46 @@ class Sets {
   }
 }
 
+/** Adds any number of a pack: the best set of each amount goes on, whatever it is made of. */
+function addAny(sets: Sets, pack: Pack, place: number): void {
+  const before = sets.open();
+  // Those that are made rise as those they are made from do.
+  const made: Bought[] = [];
+  let [next, nextMade] = [0, 0];
+  for (;;) {
+    const [old, fresh] = [before[next], made[nextMade]];
+    const isOld = fresh === undefined || (old !== undefined && old.amount <= fresh.amount);
+    const set = isOld ? old : fresh;
+    if (set === undefined) return;
+    if (isOld) next += 1;
+    else nextMade += 1;
+    if (sets.at(set.amount) !== set) continue;
+    const more = withOne(set, pack, place);
+    if (sets.add(more)) made.push(more);
+  }
+}
+
+/** Adds as many of a pack as there are. */
+function addUpTo(sets: Sets, most: number, pack: Pack, place: number): void {
+  for (const set of sets.open()) {
+    let more = set;
+    for (let count = 1; count <= most; count += 1) {
+      more = withOne(more, pack, place);
+      sets.add(more);
+    }
+  }
+}
+
 /** The cheapest set of packs that covers what is missing; null where there are not enough. */
 function cheapest(missing: number, packs: readonly Pack[]): Bought | null {
   const sets = new Sets(missing, { ...NOTHING, counts: packs.map(() => 0) });
   for (const [place, pack] of packs.entries()) {
     const enough = Math.ceil(missing / pack.size);
-    const most = Math.min(pack.available ?? enough, enough);
-    if (most >= enough) {
-      // Without a bound the best of each amount goes on, whatever it is made of.
-      const queue = sets.open();
-      for (let set = queue.shift(); set !== undefined; set = queue.shift()) {
-        if (sets.at(set.amount) !== set) continue;
-        const more = withOne(set, pack, place);
-        if (sets.add(more)) queue.splice(placeFor(queue, more.amount), 0, more);
-      }
-    } else {
-      for (const set of sets.open()) {
-        let more = set;
-        for (let count = 1; count <= most && isBelow(more.amount, missing); count += 1) {
-          more = withOne(more, pack, place);
-          sets.add(more);
-        }
-      }
-    }
+    if (pack.available === null || pack.available >= enough) addAny(sets, pack, place);
+    else addUpTo(sets, pack.available, pack, place);
     sets.prune();
   }
   return sets.cheapest;
-}
-
-function placeFor(queue: readonly Bought[], amount: number): number {
-  const place = queue.findIndex((set) => set.amount > amount);
-  return place === -1 ? queue.length : place;
 }
 
 /** What to buy so that a need is covered, litres or pieces: the cheapest set of packs. */

@@ -2,7 +2,7 @@ import type { z } from "zod";
 import { fieldsOf, type Given, type SumFields } from "./field.js";
 
 /** Something that can be asked but has no answer, and why. */
-export interface Refused<Code extends string = string> {
+interface Refused<Code extends string = string> {
   readonly refused: Code;
 }
 

@@ -1,1 +1,0 @@
-export type { Verdict } from "./verdict.js";

@@ -1,2 +1,0 @@
-export { FILL_STEP } from "./fillStep.js";
-export { PASSES } from "./passes.js";
