@@ -3,12 +3,18 @@ import { parseDay, STATUSES, type DayNumber, type Status } from "@yonderfell/cor
 import { errorCode } from "./errorCode.js";
 import { Problem } from "./problem.js";
 
+const COMMANDS = ["due", "check", "costs", "help"] as const;
+type Command = (typeof COMMANDS)[number];
+
 /** What the command line was asked to do. */
 export interface Options {
-  readonly command: "due" | "check" | "help";
+  readonly command: Command;
   readonly file: string;
   /** The day to reckon for; null where not given. */
   readonly on: DayNumber | null;
+  /** The first and the last day of a span; null where not given. */
+  readonly from: DayNumber | null;
+  readonly to: DayNumber | null;
   readonly asJson: boolean;
   /** The tag of the one machine to show; null for all. */
   readonly machine: string | null;
@@ -19,6 +25,7 @@ export interface Options {
 export const USAGE = [
   "yonderfell due BOOK --on YYYY-MM-DD [--json] [--machine TAG] [--status overdue,due,…]",
   "yonderfell check BOOK [--on YYYY-MM-DD]",
+  "yonderfell costs BOOK --from YYYY-MM-DD --to YYYY-MM-DD [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
 ].join("\n");
@@ -38,6 +45,8 @@ function parse(words: readonly string[]) {
     allowPositionals: true,
     options: {
       on: { type: "string" },
+      from: { type: "string" },
+      to: { type: "string" },
       json: { type: "boolean", default: false },
       machine: { type: "string" },
       status: { type: "string" },
@@ -45,12 +54,12 @@ function parse(words: readonly string[]) {
   });
 }
 
-function dayFrom(text: string | undefined): DayNumber | null {
+function dayFrom(option: string, text: string | undefined): DayNumber | null {
   if (text === undefined) return null;
   const day = parseDay(text);
   if (day === null)
     throw new Problem(
-      `--on: expected a date of the calendar as YYYY-MM-DD (found ${JSON.stringify(text)})`,
+      `${option}: expected a date of the calendar as YYYY-MM-DD (found ${JSON.stringify(text)})`,
     );
   return day;
 }
@@ -67,14 +76,23 @@ function statusesFrom(text: string | undefined): Status[] | null {
   });
 }
 
+/** The span of days of a command that needs one. */
+function spanFrom(from: DayNumber | null, to: DayNumber | null): void {
+  if (from === null) throw new Problem("costs: expected the first day, --from YYYY-MM-DD");
+  if (to === null) throw new Problem("costs: expected the last day, --to YYYY-MM-DD");
+  if (from > to) throw new Problem("costs: expected --from on or before --to");
+}
+
 /** The options in the words of a command line; refused with a problem that says what was expected. */
 export function optionsFrom(words: readonly string[]): Options {
   const { values, positionals } = parsed(words);
-  const [command = "help", file = "", ...rest] = positionals;
-  if (command !== "due" && command !== "check" && command !== "help") {
-    throw new Problem(`expected due, check, reckon or help (found ${JSON.stringify(command)})`);
+  const [word = "help", file = "", ...rest] = positionals;
+  const command = COMMANDS.find((one) => one === word);
+  if (command === undefined) {
+    throw new Problem(`expected due, check, costs, reckon or help (found ${JSON.stringify(word)})`);
   }
-  const on = dayFrom(values.on);
+  const on = dayFrom("--on", values.on);
+  const [from, to] = [dayFrom("--from", values.from), dayFrom("--to", values.to)];
   if (command !== "help") {
     if (file === "")
       throw new Problem(`${command}: expected the file of a book (see yonderfell help)`);
@@ -82,7 +100,9 @@ export function optionsFrom(words: readonly string[]): Options {
       throw new Problem(`${command}: expected one file (found also ${JSON.stringify(rest[0])})`);
     if (command === "due" && on === null)
       throw new Problem("due: expected the day, --on YYYY-MM-DD");
+    if (command === "costs") spanFrom(from, to);
   }
   const statuses = statusesFrom(values.status);
-  return { command, file, on, asJson: values.json, machine: values.machine ?? null, statuses };
+  const machine = values.machine ?? null;
+  return { command, file, on, from, to, asJson: values.json, machine, statuses };
 }

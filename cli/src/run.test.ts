@@ -2,7 +2,7 @@ import { spawnSync } from "node:child_process";
 import { mkdtempSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
-import { bookFileText, dayOf, formatDay, type DueList } from "@yonderfell/core";
+import { bookFileText, dayOf, formatDay, type BookCosts, type DueList } from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { run } from "./run.js";
 
@@ -128,7 +128,7 @@ test.each([
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
   [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
-  [["list"], /expected due, check, reckon or help/],
+  [["list"], /expected due, check, costs, reckon or help/],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });
@@ -204,3 +204,45 @@ test("the program itself ends with the status and keeps the two outputs apart", 
   expect(good).toMatchObject({ status: 0, stderr: "" });
   expect((JSON.parse(String(good.stdout)) as DueList).today).toBe("2026-11-23");
 }, 30_000);
+
+const SPAN = ["--from", "2026-01-01", "--to", "2026-06-30"];
+
+/** The demonstration with one entry that says what it took. */
+const PAID = broken("paid", ({ entries = [], ...book }) => ({
+  ...book,
+  entries: entries.map((entry, place) =>
+    place === 0
+      ? {
+          ...entry,
+          date: "2026-03-02",
+          work: [{ person: "someone", minutes: 90, rate: 40 }],
+          costs: [{ what: "alignment" }],
+        }
+      : entry,
+  ),
+}));
+
+test("what machines cost is told of a span of days, as JSON and for people", () => {
+  const { status, output } = run(["costs", PAID, ...SPAN, "--json"], TODAY);
+  const costs = JSON.parse(output) as BookCosts;
+  expect(status).toBe(0);
+  expect(costs).toMatchObject({ from: "2026-01-01", to: "2026-06-30" });
+  expect(costs.machines.map(({ id }) => id)).toEqual((BOOK.machines ?? []).map(({ id }) => id));
+  expect(costs.machines.filter(({ total }) => total > 0)).toEqual([
+    expect.objectContaining({ work: 60, total: 60, missing: 1 }),
+  ]);
+  const table = run(["costs", PAID, ...SPAN], TODAY).output;
+  expect(table).toMatch(/^Costs from 2026-01-01 to 2026-06-30, in cr$/m);
+  expect(table).toMatch(/ 60\.00 +1 +0\.00/);
+});
+
+test.each([
+  [["--to", "2026-06-30"], /expected the first day, --from/],
+  [["--from", "2026-06-30"], /expected the last day, --to/],
+  [["--from", "2026-06-30", "--to", "2026-06-01"], /--from on or before --to/],
+  [["--from", "June", "--to", "2026-06-01"], /--from: expected a date of the calendar/],
+])("costs %j is answered with what was expected", (words, said) => {
+  const ending = run(["costs", GOOD, ...words], TODAY);
+  expect(ending).toMatchObject({ status: 2, output: "" });
+  expect(ending.complaint).toMatch(said);
+});

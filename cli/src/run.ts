@@ -1,5 +1,7 @@
 import {
+  bookCosts,
   dueList,
+  formatDay,
   reckonBook,
   type Book,
   type DayNumber,
@@ -7,6 +9,7 @@ import {
 } from "@yonderfell/core";
 import { openBook } from "./bookFile.js";
 import { checkReport } from "./checkReport.js";
+import { costsTable } from "./costsTable.js";
 import { dueTable } from "./dueTable.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
@@ -42,13 +45,24 @@ function due(book: Book, today: DayNumber, options: Options): string {
   return options.asJson ? JSON.stringify(dueList(machines, today)) : dueTable(machines, today);
 }
 
+function costs(book: Book, { from, to, asJson }: Options): string {
+  if (from === null || to === null) throw new Error("a span is asked for beforehand");
+  const found = bookCosts(book, formatDay(from), formatDay(to));
+  return asJson ? JSON.stringify(found) : costsTable(found, book);
+}
+
 function output(options: Options, now: DayNumber): string {
   if (options.command === "help") return USAGE;
   const { book, changed } = openBook(options.file);
   const today = options.on ?? now;
-  return options.command === "due"
-    ? due(book, today, options)
-    : checkReport(book, reckonBook(book, today), today, changed);
+  switch (options.command) {
+    case "due":
+      return due(book, today, options);
+    case "check":
+      return checkReport(book, reckonBook(book, today), today, changed);
+    case "costs":
+      return costs(book, options);
+  }
 }
 
 /** Runs the command line. `now` is the day it is, for what is asked without a day. */

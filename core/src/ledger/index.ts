@@ -1,3 +1,4 @@
+export { bookCosts, type BookCosts } from "./bookCosts.js";
 export {
   bookWithout,
   correctEntry,

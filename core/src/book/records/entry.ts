@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { datedFields, noteField } from "../slice/dated.js";
+import { entryWorkFields } from "./entryWork.js";
 import {
   flagField,
   nameField,
@@ -66,6 +67,7 @@ export const entrySchema = z.looseObject(
     reminders: z.array(reminderFactSchema, "a list of reminder codes").optional(),
     /** A person has said that an unlikely rise is right as it is. */
     confirmed: flagField.optional(),
+    ...entryWorkFields,
     note: noteField,
   },
   "an entry",

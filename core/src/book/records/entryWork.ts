@@ -1,0 +1,88 @@
+import { z } from "zod";
+import { quantitySchema } from "../../quantity/quantity.js";
+import { dimensionOf } from "../../quantity/unit.js";
+import {
+  flagField,
+  nameField,
+  notNegativeField,
+  numberField,
+  positiveField,
+  textField,
+} from "./fields.js";
+import { fluidIdField, partIdField, productIdField } from "./ids.js";
+
+/** Where something that was used came from; bought where absent. What is supplied costs nothing and leaves the shelf as it is. */
+const fromField = z.enum(["stock", "bought", "supplied"], "stock, bought, supplied").nullish();
+
+/** An amount of a fluid: litres or kilograms of it, in any unit of the two. */
+const fluidAmountField = quantitySchema.refine(
+  ({ unit }) => ["volume", "mass"].includes(dimensionOf(unit)),
+  "a volume or a mass",
+);
+
+/** What came out of a system and went into it. */
+const fluidUsedSchema = z.looseObject(
+  {
+    fluid: fluidIdField,
+    /** With filter, dry, service fill. */
+    condition: textField.nullish(),
+    product: productIdField.nullish(),
+    out: fluidAmountField.nullish(),
+    in: fluidAmountField.nullish(),
+    /** Whether the level ended on the mark. */
+    onMark: flagField.nullish(),
+    /** Of a litre of what went in, or of a kilogram where that is a mass. */
+    price: notNegativeField.nullish(),
+    from: fromField,
+  },
+  "a fluid that was used",
+);
+export type FluidUsed = z.infer<typeof fluidUsedSchema>;
+
+const partUsedSchema = z.looseObject(
+  {
+    part: partIdField,
+    count: positiveField,
+    /** Of one. */
+    price: notNegativeField.nullish(),
+    from: fromField,
+  },
+  "a part that was used",
+);
+
+const workDoneSchema = z.looseObject(
+  {
+    /** The id of a person the book knows, else words. */
+    person: nameField,
+    minutes: notNegativeField,
+    /** An hour. */
+    rate: notNegativeField.nullish(),
+  },
+  "work of a person",
+);
+
+const otherCostSchema = z.looseObject(
+  {
+    what: nameField,
+    /** Below 0 for a credit. */
+    amount: numberField.nullish(),
+    kind: z
+      .enum(["shop", "consumables", "fee", "other"], "shop, consumables, fee, other")
+      .nullish(),
+  },
+  "a cost",
+);
+
+/** What an entry says of the work beside the tasks it did: all may be absent. */
+export const entryWorkFields = {
+  fluids: z.array(fluidUsedSchema, "a list of fluids").optional(),
+  parts: z.array(partUsedSchema, "a list of parts").optional(),
+  work: z.array(workDoneSchema, "a list of work by person").optional(),
+  costs: z.array(otherCostSchema, "a list of costs").optional(),
+  /** Only topped up: it completes no task. */
+  isTopUp: flagField.optional(),
+  /** Paid by someone else, because of a promise of the maker or a shop. */
+  warranty: flagField.optional(),
+  /** What it was said to cost beforehand; no cost itself. */
+  quote: notNegativeField.nullish(),
+};

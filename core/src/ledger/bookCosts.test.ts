@@ -1,0 +1,31 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { readBook } from "../book/file/readBook.js";
+import { bookCosts, type BookCosts } from "./bookCosts.js";
+
+const FOLDER = join(__dirname, "../../test/vectors/records");
+const NAMES = readdirSync(FOLDER)
+  .filter((name) => name.endsWith(".book.json"))
+  .map((name) => name.replace(".book.json", ""));
+
+const textOf = (name: string): string => readFileSync(join(FOLDER, name), "utf8");
+
+interface Case {
+  readonly from: string;
+  readonly to: string;
+  readonly out: BookCosts;
+}
+
+function rounded(value: unknown): unknown {
+  if (typeof value === "number") return Math.round(value * 1e6) / 1e6 + 0;
+  if (Array.isArray(value)) return value.map(rounded);
+  if (typeof value !== "object" || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, rounded(one)]));
+}
+
+test.each(NAMES)("worked case %s: what its machines cost", (name) => {
+  const read = readBook(textOf(`${name}.book.json`));
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  const { from, to, out } = JSON.parse(textOf(`${name}.costs.json`)) as Case;
+  expect(rounded(bookCosts(read.value, from, to))).toEqual(rounded(out));
+});
