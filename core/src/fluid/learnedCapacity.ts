@@ -2,9 +2,7 @@ import { aboveNone, fieldsOf, listOf, text, yesOrNo } from "../sums/field.js";
 import { median } from "../sums/middle.js";
 import { isAbove } from "../sums/nearly.js";
 import { asked } from "../sums/sum.js";
-
-/** Printed amounts that differ by more than this share do not agree. */
-const AGREES_WITHIN = 0.05;
+import { DISAGREEMENT_SHARE } from "./capacity.js";
 
 /** What fills that ended on the mark tell of a capacity in litres, beside what is printed. */
 export const LEARNED_CAPACITY = asked({
@@ -29,7 +27,7 @@ export const LEARNED_CAPACITY = asked({
         source,
         off: middle === null ? null : amount / middle - 1,
       })),
-      disagree: said.length > 1 && isAbove(most, least * (1 + AGREES_WITHIN)),
+      disagree: said.length > 1 && isAbove(most, least * (1 + DISAGREEMENT_SHARE)),
     };
   },
 });

@@ -29,6 +29,16 @@ export type MixingAnswer =
 /** Glycol-ether types, the lowest first: these mix with one another. */
 const GLYCOL: readonly BrakeType[] = ["3", "4", "5.1"];
 
+/** Whether a type of brake fluid is a glycol ether, which draws water and is judged by it. */
+export const drawsWater = (type: BrakeType): boolean => GLYCOL.includes(type);
+
+/** What two brake fluids together count as: the lower of glycol ethers; null where one of them mixes with no other. */
+export function brakeMixture(one: BrakeType, other: BrakeType): BrakeType | null {
+  if (one === other) return one;
+  if (!drawsWater(one) || !drawsWater(other)) return null;
+  return GLYCOL.indexOf(one) < GLYCOL.indexOf(other) ? one : other;
+}
+
 /** Whether a mixing answer forbids it. */
 export function isRefused(answer: MixingAnswer): boolean {
   return (
@@ -63,10 +73,11 @@ function mixBrakeFluids(
   other: BrakeType | null | undefined,
 ): MixingAnswer {
   if (!one || !other) return { code: "not-known", of: "brake fluid type" };
-  const [place, otherPlace] = [GLYCOL.indexOf(one), GLYCOL.indexOf(other)];
-  if (one === other) return { code: place < 0 ? "not-shown" : "mixes" };
-  if (place < 0 || otherPlace < 0) return { code: "ruins-seals", one, other };
-  return { code: "counts-as", brakeType: place < otherPlace ? one : other };
+  if (one === other) return { code: drawsWater(one) ? "mixes" : "not-shown" };
+  const brakeType = brakeMixture(one, other);
+  return brakeType === null
+    ? { code: "ruins-seals", one, other }
+    : { code: "counts-as", brakeType };
 }
 
 /** Whether a type of brake fluid serves where another is required: the same, or a higher glycol-ether type. */
