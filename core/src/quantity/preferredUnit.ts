@@ -34,6 +34,9 @@ export function metricUnit(quantity: Quantity): Unit {
     case "power":
     case "share":
     case "rotation":
+    case "count":
+    case "turn":
+    case "acidity":
       return unit;
   }
 }
@@ -42,6 +45,7 @@ function customaryUnit(quantity: Quantity, gallons: "us" | "imp"): Unit {
   const { unit } = quantity;
   switch (dimensionOf(unit)) {
     case "length":
+      if (unit === "in-32nd") return unit;
       return unit === "km" || unit === "mi" ? "mi" : unit === "m" || unit === "ft" ? "ft" : "in";
     case "volume":
       return valueIn(quantity, `${gallons}-gal`) >= LEAST_GALLONS
@@ -64,6 +68,9 @@ function customaryUnit(quantity: Quantity, gallons: "us" | "imp"): Unit {
     case "power":
     case "share":
     case "rotation":
+    case "count":
+    case "turn":
+    case "acidity":
       return unit;
   }
 }

@@ -50,6 +50,11 @@ test.each<[string, Unit, number, Unit]>([
   ["5'", "mm", 5, "ft"],
   ["- 40 C", "degC", -40, "degC"],
   ["5 500 km", "km", 5500, "km"],
+  ["5 thirty-seconds", "mm", 5, "in-32nd"],
+  ["12 pieces", "piece", 12, "piece"],
+  ["4 pcs", "piece", 4, "piece"],
+  ["1.5 turns", "turn", 1.5, "turn"],
+  ["7.4 pH", "pH", 7.4, "pH"],
 ])("%s is understood", (text, unit, value, expected) => {
   expect(read(text, unit, text.includes("oz") ? { gallons: "imperial" } : {})).toEqual({
     value,
@@ -137,6 +142,8 @@ test.each<[number, Unit, Unit, number]>([
   [1, "mi", "km", 1.609344],
   [1, "in", "mm", 25.4],
   [1 / 32, "in", "mm", 0.79375],
+  [1, "in-32nd", "mm", 0.79375],
+  [4, "in-32nd", "in", 0.125],
   [1, "us-gal", "L", 3.785411784],
   [1, "us-gal", "us-qt", 4],
   [1, "imp-gal", "L", 4.54609],

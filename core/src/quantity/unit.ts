@@ -12,7 +12,10 @@ export type Dimension =
   | "charge"
   | "power"
   | "share"
-  | "rotation";
+  | "rotation"
+  | "count"
+  | "turn"
+  | "acidity";
 
 /**
  * A unit by its exact size: `size[0] / size[1]` of the first unit of its dimension, in whole numbers
@@ -49,6 +52,8 @@ export const UNITS = {
   m: unit("length", "m", 1000),
   km: unit("length", "km", 1_000_000),
   in: unit("length", "in", 254, 10),
+  /** The thirty-second of an inch, in which tread is measured. */
+  "in-32nd": unit("length", "thirty-seconds in", 254, 320),
   ft: unit("length", "ft", 3048, 10),
   mi: unit("length", "mi", 1_609_344),
   L: unit("volume", "L", 1),
@@ -85,6 +90,9 @@ export const UNITS = {
   kW: unit("power", "kW", 1000),
   percent: unit("share", "%", 1),
   rpm: unit("rotation", "rpm", 1),
+  piece: unit("count", "pieces", 1),
+  turn: unit("turn", "turns", 1),
+  pH: unit("acidity", "pH", 1),
 } as const satisfies Record<string, UnitSize>;
 
 /** A unit by the name a book uses. */

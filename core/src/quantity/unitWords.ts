@@ -63,6 +63,11 @@ const WORDS: Readonly<Record<string, Unit>> = {
   "%": "percent",
   rev: "rpm",
   rmin: "rpm",
+  pc: "piece",
+  pcs: "piece",
+  turn: "turn",
+  thirtysecond: "in-32nd",
+  thirtysecondofaninch: "in-32nd",
 };
 
 const BARE: Readonly<Record<string, BareMeasure>> = {
