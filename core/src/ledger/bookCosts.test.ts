@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import { rounded } from "../../test/rounded.js";
 import { readBook } from "../book/file/readBook.js";
 import { bookCosts, type BookCosts } from "./bookCosts.js";
 
@@ -14,13 +15,6 @@ interface Case {
   readonly from: string;
   readonly to: string;
   readonly out: BookCosts;
-}
-
-function rounded(value: unknown): unknown {
-  if (typeof value === "number") return Math.round(value * 1e6) / 1e6 + 0;
-  if (Array.isArray(value)) return value.map(rounded);
-  if (typeof value !== "object" || value === null) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, rounded(one)]));
 }
 
 test.each(NAMES)("worked case %s: what its machines cost", (name) => {

@@ -1,14 +1,13 @@
 import type { MachineBook, MeterChange } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { FormBody } from "../../form/FormBody.js";
 import { useForm } from "../../form/useForm.js";
 import { useAppSelector } from "../../session/store.js";
-import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { DateField } from "../../ui/DateField.js";
 import { FigureField } from "../shared/logging/FigureField.js";
 import { changeCommand, correctionProblems, modelOfChange } from "./correctionModel.js";
 import { changeLabels, correctionProblemWords } from "./correctionWords.js";
 import { InTheWay } from "./InTheWay.js";
+import { CorrectionBody } from "./CorrectionBody.js";
 import { useCorrection } from "./useCorrection.js";
 
 const FIGURES = ["oldFinal", "newStart", "lost"] as const;
@@ -39,16 +38,10 @@ export function CorrectChange({
   });
   const { field } = form;
   return (
-    <FormBody
+    <CorrectionBody
       form={form}
       onSave={(model) => correction.save(changeCommand(change, model, today))}
       failure={correction.failure}
-      className="max-w-[26rem] space-y-5"
-      foot={
-        <button type="submit" className={PRIMARY_BUTTON}>
-          Save the correction
-        </button>
-      }
     >
       <DateField today={today} {...field("date")} />
       {FIGURES.map((key) => (
@@ -60,6 +53,6 @@ export function CorrectChange({
           meter={meter}
         />
       )}
-    </FormBody>
+    </CorrectionBody>
   );
 }

@@ -1,9 +1,7 @@
 import type { MachineBook, Reading } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { FormBody } from "../../form/FormBody.js";
 import { useForm } from "../../form/useForm.js";
 import { useAppSelector } from "../../session/store.js";
-import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { DateField } from "../../ui/DateField.js";
 import { CheckField } from "../../ui/fields.js";
 import { FigureField } from "../shared/logging/FigureField.js";
@@ -15,6 +13,7 @@ import {
 } from "./correctionModel.js";
 import { correctionProblemWords, readingLabels } from "./correctionWords.js";
 import { InTheWay } from "./InTheWay.js";
+import { CorrectionBody } from "./CorrectionBody.js";
 import { useCorrection } from "./useCorrection.js";
 
 /** Corrects the day or the figure of a reading. */
@@ -47,21 +46,15 @@ export function CorrectReading({
   const issue = issueOf(model);
   const isDoubted = issue?.code === "figure-in-doubt";
   return (
-    <FormBody
+    <CorrectionBody
       form={form}
       onSave={(typed) => correction.save(readingCommand(reading, typed, today))}
       failure={correction.failure}
-      className="max-w-[26rem] space-y-5"
-      foot={
-        <button type="submit" className={PRIMARY_BUTTON}>
-          Save the correction
-        </button>
-      }
     >
       <DateField today={today} {...field("date")} />
       <FigureField isLarge {...field("value")} />
       {form.tried === 0 && <InTheWay issue={issue} meter={meter} />}
       {(isDoubted || model.figureIsRight) && <CheckField {...field("figureIsRight")} />}
-    </FormBody>
+    </CorrectionBody>
   );
 }
