@@ -143,7 +143,7 @@ function Answer({ asks }: { readonly asks: Asked }): ReactElement | null {
   const decided = (): Promise<boolean> => Promise.resolve(true);
   return (
     <AnswerForm
-      {...{ asks, tasks, ...found, today: TODAY, failure: "" }}
+      {...{ asks, tasks, about: "together", ...found, today: TODAY, failure: "" }}
       onDecide={decided}
       onLeave={() => undefined}
     />

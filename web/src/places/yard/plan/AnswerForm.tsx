@@ -30,6 +30,8 @@ interface AnswerFormProps {
   readonly asks: Asked;
   /** The tasks that are decided. */
   readonly tasks: readonly TaskId[];
+  /** Which of the machine's questions it is; what is typed is kept under it, also where other tasks are ticked meanwhile. */
+  readonly about: string;
   readonly book: MachineBook;
   readonly settings: Settings;
   readonly today: DayNumber;
@@ -48,8 +50,7 @@ export function AnswerForm(props: AnswerFormProps): ReactElement {
   return props.asks === "done" ? <DoneForm {...props} /> : <SoundForm {...props} />;
 }
 
-const keyOf = ({ book, tasks }: AnswerFormProps): string =>
-  [book.machines[0].id, ...tasks].join(" ");
+const keyOf = ({ book, about }: AnswerFormProps): string => `${book.machines[0].id} ${about}`;
 
 function DoneForm(props: AnswerFormProps): ReactElement {
   const { tasks, book, today, failure, onDecide, onLeave } = props;

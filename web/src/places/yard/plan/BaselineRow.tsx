@@ -28,11 +28,10 @@ export function BaselineRow(props: RowProps): ReactElement {
   const { one, machine, isTicked, onTick } = props;
   const today = useAppSelector((state) => state.session.today);
   const { task, answer } = one;
-  const { place, isAsked, ask, choose, form } = useAsking<HTMLLIElement>(
-    [task.id],
-    task.name,
-    props,
-  );
+  const { place, isAsked, ask, choose, form } = useAsking<HTMLLIElement>([task.id], task.name, {
+    ...props,
+    about: task.id,
+  });
   const isOpen = answer.code === "open" || answer.code === "left-unknown";
   return (
     <li ref={place} tabIndex={-1} className="border-t border-hairline py-2">

@@ -17,8 +17,11 @@ export function BaselineTogether(props: {
 }): ReactElement | null {
   const { ticked, open, machine, onTick } = props;
   const name = counted(ticked.length, "task");
-  const { place, ask, choose, form } = useAsking<HTMLDivElement>(ticked, name, props, () =>
-    onTick([]),
+  const { place, ask, choose, form } = useAsking<HTMLDivElement>(
+    ticked,
+    name,
+    { ...props, about: "together" },
+    () => onTick([]),
   );
   if (open.length < 2) return null;
   const isAll = ticked.length === open.length;

@@ -30,10 +30,12 @@ export function useAsking<T extends HTMLElement>(
     readonly book: MachineBook;
     readonly settings: Settings;
     readonly machine: BoardMachine;
+    /** Which of the machine's questions it is: the id of a task, or `together`; what is typed is kept under it. */
+    readonly about: string;
   },
   onDecided?: () => void,
 ): Asking<T> {
-  const { book, settings, machine } = of;
+  const { book, settings, machine, about } = of;
   const today = useAppSelector((state) => state.session.today);
   const [asks, setAsks] = useState<Asked | null>(null);
   const { decide, failure } = useDeciding(tasks, name, machine);
@@ -53,9 +55,8 @@ export function useAsking<T extends HTMLElement>(
   const isAsked = asks !== null && tasks.length > 0;
   const form = isAsked ? (
     <AnswerForm
-      // Others are asked about afresh.
-      key={`${asks} ${tasks.join(" ")}`}
-      {...{ asks, tasks, book, settings, today, failure }}
+      key={asks}
+      {...{ asks, tasks, about, book, settings, today, failure }}
       onDecide={choose}
       onLeave={leave}
     />
