@@ -1,11 +1,19 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import {
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { serve, type Serving } from "@yonderfell/server";
 import type { Page } from "puppeteer-core";
 import { WEB_FOLDER, waitForWords, wordsOf } from "./application.js";
 import { startContext, watchPage, type Misdeeds, type OwnContext } from "./browser.js";
-import { anotherTab, logNote, press, write } from "./steps.js";
+import { anotherTab, go, logNote, press, write } from "./steps.js";
 
 let folder: string;
 let serving: Serving;
@@ -130,4 +138,24 @@ test("it can be installed: the manifest names it, its start and its icons, and t
     const icon = await fetch(new URL(src, serving.address));
     expect([icon.status, icon.headers.get("content-type")]).toEqual([200, type]);
   }
+});
+
+test("a part of the program that could not be fetched is asked for again, and the page goes on", async () => {
+  const tab = await own.context.newPage();
+  await tab.setBypassServiceWorker(true);
+  await tab.setCacheEnabled(false);
+  await tab.goto(`${serving.address}ahead`);
+  await tab.waitForSelector("[data-strip]");
+  const name = readdirSync(join(folder, "assets")).find((one) => /^Workshop-.*\.js$/.test(one));
+  const [there, gone] = [join(folder, "assets", name ?? ""), join(folder, "gone.js")];
+  renameSync(there, gone);
+  const refused = tab.waitForResponse(
+    (response) => response.url().endsWith(`/${name ?? ""}`) && response.status() === 404,
+  );
+  await Promise.all([
+    refused.then(() => renameSync(gone, there)),
+    go(tab, "workshop").then(() => waitForWords(tab, "Add a bay")),
+  ]);
+  expect(await wordsOf(tab)).not.toContain("could not be shown");
+  await tab.close();
 });

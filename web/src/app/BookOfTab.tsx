@@ -2,8 +2,9 @@ import { lazy, useEffect, useState, type ReactElement } from "react";
 import { Navigate } from "react-router";
 import { currentBook } from "../data/registry.js";
 import { useAwaited } from "../session/useAwaited.js";
+import { again } from "../ui/again.js";
 
-const Shell = lazy(() => import("./Shell.js"));
+const Shell = lazy(again(() => import("./Shell.js")));
 
 /** The book of this tab, in its frame; where there is none yet, the way to begin. */
 export function BookOfTab(): ReactElement | null {

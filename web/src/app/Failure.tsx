@@ -5,12 +5,22 @@ interface FailureState {
   readonly reason: string | null;
 }
 
+interface FailureProps {
+  /** The address that is shown: at another one, what failed at this one stands no more. */
+  readonly where: string;
+  readonly children: ReactNode;
+}
+
 /** What stands where a part of the program could not be shown: says what, and that nothing is lost. */
-export class Failure extends Component<{ readonly children: ReactNode }, FailureState> {
+export class Failure extends Component<FailureProps, FailureState> {
   override state: FailureState = { reason: null };
 
   static getDerivedStateFromError(error: unknown): FailureState {
     return { reason: errorWords(error) };
+  }
+
+  override componentDidUpdate({ where }: FailureProps): void {
+    if (where !== this.props.where && this.state.reason !== null) this.setState({ reason: null });
   }
 
   override render(): ReactNode {

@@ -13,13 +13,14 @@ import { useKeys } from "./useKeys.js";
 import { useTheme } from "../session/useTheme.js";
 import { useToday } from "../session/useToday.js";
 import { useUndo } from "../session/useUndo.js";
+import { again } from "../ui/again.js";
 
-const OnceShown = lazy(() => import("./OnceShown.js"));
-const VisitPlans = lazy(() => import("./VisitPlans.js"));
-const Notices = lazy(() => import("./Notices.js"));
-const ReadMeter = lazy(() => import("../places/yard/ReadMeter.js"));
-const FindAnything = lazy(() => import("./FindAnything.js"));
-const KeyList = lazy(() => import("./KeyList.js"));
+const OnceShown = lazy(again(() => import("./OnceShown.js")));
+const VisitPlans = lazy(again(() => import("./VisitPlans.js")));
+const Notices = lazy(again(() => import("./Notices.js")));
+const ReadMeter = lazy(again(() => import("../places/yard/ReadMeter.js")));
+const FindAnything = lazy(again(() => import("./FindAnything.js")));
+const KeyList = lazy(again(() => import("./KeyList.js")));
 
 /** The frame of every place: where one is, where one can go, which book is open, what day it is. */
 export default function Shell({ entry }: { readonly entry: BookEntry }): ReactElement {

@@ -1,7 +1,8 @@
 import { lazy, Suspense, type ReactElement } from "react";
 import type { LongListProps } from "./longListProps.js";
+import { again } from "./again.js";
 
-const WindowedList = lazy(() => import("./WindowedList.js"));
+const WindowedList = lazy(again(() => import("./WindowedList.js")));
 
 /** A list up to so many pixels high is drawn whole; of a longer one what is in sight. */
 const WHOLE_UP_TO = 6000;

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useRef, useState, type ReactElement, type ReactNode } from "react";
 import type { MeaningWord } from "../words/meanings.js";
+import { again } from "./again.js";
 
-const TermMeaning = lazy(() => import("./TermMeaning.js"));
+const TermMeaning = lazy(again(() => import("./TermMeaning.js")));
 
 /** A word that is not everyday speech, which opens its meaning where it stands. */
 export function Term({

@@ -9,11 +9,12 @@ import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { ReachBoard } from "../../ui/board/ReachBoard.js";
 import { AheadPage } from "./AheadPage.js";
 import { summarise } from "./summary.js";
+import { again } from "../../ui/again.js";
 
-const EmptyAhead = lazy(() => import("./EmptyAhead.js"));
-const AheadTable = lazy(() => import("./AheadTable.js"));
-const BoardTools = lazy(() => import("./board/BoardTools.js"));
-const GroupedBoard = lazy(() => import("./board/GroupedBoard.js"));
+const EmptyAhead = lazy(again(() => import("./EmptyAhead.js")));
+const AheadTable = lazy(again(() => import("./AheadTable.js")));
+const BoardTools = lazy(again(() => import("./board/BoardTools.js")));
+const GroupedBoard = lazy(again(() => import("./board/GroupedBoard.js")));
 
 const NOTHING_YET: readonly BoardMachine[] = [];
 

@@ -9,8 +9,9 @@ import { COLUMN_WORDS } from "./board/boardWords.js";
 import { NothingHere } from "./board/GroupedBoard.js";
 import { tableRows } from "./board/tableOrder.js";
 import { TABLE_ROW } from "./tableLook.js";
+import { again } from "../../ui/again.js";
 
-const WindowedRows = lazy(() => import("./WindowedRows.js"));
+const WindowedRows = lazy(again(() => import("./WindowedRows.js")));
 
 /** Up to so many rows all are drawn. */
 const ALL_UP_TO = 200;

@@ -11,8 +11,9 @@ import { ReachPaints } from "./ReachStrip.js";
 import { USUAL_REACH, type Reach } from "../../session/reaches.js";
 import { reachScale } from "./reachScale.js";
 import { useWidth } from "../useWidth.js";
+import { again } from "../again.js";
 
-const WindowedBoard = lazy(() => import("./WindowedBoard.js"));
+const WindowedBoard = lazy(again(() => import("./WindowedBoard.js")));
 
 const NARROW_BELOW = 820;
 /** A board of up to so many strips is drawn whole; of a longer one what is in sight. */

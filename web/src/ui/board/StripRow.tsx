@@ -8,9 +8,10 @@ import { Cairn } from "./Cairn.js";
 import type { ReachScale } from "./reachScale.js";
 import { ReachStrip } from "./ReachStrip.js";
 import { useDrawnInTurn } from "../useDrawnInTurn.js";
+import { again } from "../again.js";
 
 /** Fetched with the first reasons that are asked for. */
-const BecausePanel = lazy(() => import("./BecausePanel.js"));
+const BecausePanel = lazy(again(() => import("./BecausePanel.js")));
 
 const WORD_INK: Readonly<Record<TaskReckoning["status"], string>> = {
   overdue: "text-overdue font-semibold",

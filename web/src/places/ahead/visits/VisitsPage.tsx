@@ -52,8 +52,9 @@ import { VisitPanel } from "./VisitPanel.js";
 import { VisitRow } from "./VisitRow.js";
 import { VisitsSummary } from "./VisitsSummary.js";
 import { Weights } from "./Weights.js";
+import { again } from "../../../ui/again.js";
 
-const TakeAway = lazy(() => import("../takeAway/TakeAway.js"));
+const TakeAway = lazy(again(() => import("../takeAway/TakeAway.js")));
 
 /** So far a pointer moves before a line is dragged rather than pressed, in pixels. */
 const DRAG_FROM = 6;

@@ -17,8 +17,9 @@ import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { AddMeter } from "./AddMeter.js";
 import { MeterActions } from "./MeterActions.js";
 import { MeterBlock } from "./MeterBlock.js";
+import { again } from "../../../ui/again.js";
 
-const LifeChartView = lazy(() => import("./LifeChartView.js"));
+const LifeChartView = lazy(again(() => import("./LifeChartView.js")));
 
 /** The meters of a machine: what they show, their lives as a chart, and what happens to a meter. */
 export default function MetersPage(): ReactElement {

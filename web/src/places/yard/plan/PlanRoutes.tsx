@@ -1,13 +1,14 @@
 import { lazy, type ReactElement } from "react";
 import { Route, Routes } from "react-router";
 import PlanPage from "./PlanPage.js";
+import { again } from "../../../ui/again.js";
 
-const NotFound = lazy(() => import("../../../ui/NotFound.js"));
-const TaskPage = lazy(() => import("./TaskPage.js"));
-const TakePlan = lazy(() => import("./TakePlan.js"));
-const SchoolsPage = lazy(() => import("./SchoolsPage.js"));
-const BaselinePage = lazy(() => import("./BaselinePage.js"));
-const LadderPage = lazy(() => import("./LadderPage.js"));
+const NotFound = lazy(again(() => import("../../../ui/NotFound.js")));
+const TaskPage = lazy(again(() => import("./TaskPage.js")));
+const TakePlan = lazy(again(() => import("./TakePlan.js")));
+const SchoolsPage = lazy(again(() => import("./SchoolsPage.js")));
+const BaselinePage = lazy(again(() => import("./BaselinePage.js")));
+const LadderPage = lazy(again(() => import("./LadderPage.js")));
 
 /** The addresses under a machine's plan; their code is named here and not with the first sight of the program. */
 export default function PlanRoutes(): ReactElement {

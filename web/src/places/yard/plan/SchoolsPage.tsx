@@ -12,8 +12,9 @@ import { useWorkSource, type WorkSource } from "./useWorkSource.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { SchoolsTable } from "./SchoolsTable.js";
 import { Term } from "../../../ui/Term.js";
+import { again } from "../../../ui/again.js";
 
-const SchoolsChart = lazy(() => import("./SchoolsChart.js"));
+const SchoolsChart = lazy(again(() => import("./SchoolsChart.js")));
 
 const YEARS = ["1", "2", "3", "5", "8", "10"] as const;
 
