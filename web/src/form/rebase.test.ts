@@ -1,4 +1,4 @@
-import { rebased, settled, type Standing } from "./rebase.js";
+import { onceSaved, rebased, settled, type Standing } from "./rebase.js";
 
 interface Facts {
   readonly name: string;
@@ -46,4 +46,13 @@ test("a field that the form did not have before is as the record says", () => {
   const { rows: _rows, ...older } = BASE;
   const standing = { model: older, base: older, clashes: [] } as unknown as Standing<Facts>;
   expect(rebased(standing, BASE).model).toEqual(BASE);
+});
+
+test("a form for the next one is empty once it is saved, but for what was typed meanwhile; another stands as typed", () => {
+  const fresh = { name: "", note: "" };
+  const saved = { name: "Shed", note: "" };
+  const typed = { name: "Shed", note: "typed" };
+  expect(onceSaved(saved, saved, fresh)).toEqual({ model: fresh, base: fresh, clashes: [] });
+  expect(onceSaved(typed, saved, fresh).model).toEqual({ name: "", note: "typed" });
+  expect(onceSaved(typed, saved, null)).toEqual({ model: typed, base: saved, clashes: [] });
 });

@@ -48,6 +48,17 @@ export function rebased<M extends Model>(standing: Standing<M>, next: M): Standi
   };
 }
 
+/**
+ * A form once it is saved: it stands there, and how it is written from now on comes with its record. One that is for the
+ * next of its kind stands as it opened (`fresh`), but for what was typed while it was being saved.
+ */
+export function onceSaved<M extends Model>(now: M, saved: M, fresh: M | null): Standing<M> {
+  if (fresh === null) return { model: now, base: saved, clashes: [] };
+  const since = keysOf(now).filter((key) => !isEqual(now[key], saved[key]));
+  const typed = Object.fromEntries(since.map((key) => [key, now[key]]));
+  return { model: { ...fresh, ...typed }, base: fresh, clashes: [] };
+}
+
 /** A form once it has been said what is to stand in a field that was changed elsewhere as well. */
 export function settled<M extends Model>(
   standing: Standing<M>,

@@ -5,7 +5,7 @@ import { useBook } from "../session/openBook.js";
 import { fieldsOf, type Field } from "../ui/field.js";
 import { draftOf, dropDraft, keepDraft } from "./drafts.js";
 import type { FormName } from "./forms.js";
-import { rebased, settled, type KeyOf, type Model, type Standing } from "./rebase.js";
+import { onceSaved, rebased, settled, type KeyOf, type Model, type Standing } from "./rebase.js";
 
 /** Something that stands in the way of saving: in which field, and what, for words to be made of. */
 export interface Problem {
@@ -173,11 +173,10 @@ export function useForm<M extends Model, Source, P extends Problem>(
       setIsSaving(true);
       void save(model, opened.source)
         .then((isSaved) => {
-          // What is saved is what stands there; how it is written from now on comes with the record.
           if (!isSaved) return;
-          const stays = given.isForNext === true ? opened.base : (fields.getValues() as M);
-          const base = given.isForNext === true ? opened.base : model;
-          begin({ model: stays, base, clashes: [] }, opened.source);
+          const now = fields.getValues() as M;
+          const fresh = given.isForNext === true ? opened.base : null;
+          begin(onceSaved(now, model, fresh), opened.source);
         })
         .finally(() => setIsSaving(false));
     },

@@ -108,7 +108,10 @@ function FigureFields({
           isMono
           value={figures[place] ?? ""}
           problem={problemAt?.(String(place)) ?? ""}
-          onChange={(text) => onChange(figures.map((one, at) => (at === place ? text : one)))}
+          onChange={(text) =>
+            // Also of a meter that was added since it was begun.
+            onChange(units.map((_, at) => (at === place ? text : (figures[at] ?? ""))))
+          }
         />
       ))}
     </>
