@@ -90,10 +90,18 @@ function useKeptScroll(): void {
     if (!isFirst && isNewPlace && !(isBack && top > 0)) window.scrollTo(0, 0);
     // The same page under a new address, such as a list that was narrowed.
     if (type === NavigationType.Replace && !isNewPlace) note();
+    // One that is not long enough yet for where it was left is not taken for scrolled to its top.
+    const noteWhereItIs = (): void => {
+      if (window.scrollY > 0) note();
+    };
+    // This comes after the first sight, and a page may be left before it has told that it was scrolled.
+    if (isFirst && !isBack) noteWhereItIs();
     window.addEventListener("scroll", note, { passive: true });
+    window.addEventListener("pagehide", noteWhereItIs);
     return () => {
       end();
       window.removeEventListener("scroll", note);
+      window.removeEventListener("pagehide", noteWhereItIs);
     };
   }, [key, pathname, type]);
 }
