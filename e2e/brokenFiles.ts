@@ -20,7 +20,7 @@ function smallBook(): Json {
   const own = machineBookOf(demonstrationBook(TODAY), "m-bus" as MachineId);
   // Few records, so that a thousand files are looked through quickly.
   const readings = own?.readings.slice(0, FEW);
-  return { format: "yonderfell-book", version: 1, ...own, readings };
+  return { format: "yonderfell-book", version: 2, ...own, readings };
 }
 
 let small: string | null = null;
@@ -59,7 +59,7 @@ const HARMS: Readonly<Record<string, Harm>> = {
     Array.from({ length: 200 }, () => String.fromCharCode(Math.floor(random() * 900))).join(""),
   "another thing": (_book, random) => pick(random, ["", "[]", "null", "12", '"book"', "{}"]),
   "another format": (book) => text({ ...book, format: "logbook" }),
-  "a newer version": (book, random) => text({ ...book, version: 2 + Math.floor(random() * 9) }),
+  "a newer version": (book, random) => text({ ...book, version: 3 + Math.floor(random() * 9) }),
   "a field of a record made something else": (book, random) => {
     const record = some(book, random);
     record[pick(random, Object.keys(record))] = pick(random, ODD_VALUES);

@@ -85,6 +85,6 @@ test("of a file edited by hand, what both changed stands side by side, and nothi
 
 test("a book that has nothing in common is said to be hardly a copy of this one", async () => {
   const machine = { id: "x", tag: "99", name: "Stranger", kind: "van" };
-  await takeIn(JSON.stringify({ format: "yonderfell-book", version: 1, machines: [machine] }));
+  await takeIn(JSON.stringify({ format: "yonderfell-book", version: 2, machines: [machine] }));
   await waitForWords(app().page, "has no machine in common with this book");
 });

@@ -31,7 +31,7 @@ export function largeBook(size: BookSize, today: DayNumber, seed = 1): Book {
   for (const section of ["readings", "meterChanges", "entries"] as const) {
     records[section] = records[section].map((record) => ({ ...record, seq: (seq += 1) }));
   }
-  return { format: "yonderfell-book", version: 1, ...records } as unknown as Book;
+  return { format: "yonderfell-book", version: 2, ...records } as unknown as Book;
 }
 
 function addMachine(

@@ -3,7 +3,7 @@ import { parseDay, STATUSES, type DayNumber, type Status } from "@yonderfell/cor
 import { errorCode } from "./errorCode.js";
 import { Problem } from "./problem.js";
 
-const COMMANDS = ["due", "check", "costs", "help"] as const;
+const COMMANDS = ["due", "check", "costs", "stock", "help"] as const;
 type Command = (typeof COMMANDS)[number];
 
 /** What the command line was asked to do. */
@@ -26,6 +26,7 @@ export const USAGE = [
   "yonderfell due BOOK --on YYYY-MM-DD [--json] [--machine TAG] [--status overdue,due,…]",
   "yonderfell check BOOK [--on YYYY-MM-DD]",
   "yonderfell costs BOOK --from YYYY-MM-DD --to YYYY-MM-DD [--json]",
+  "yonderfell stock BOOK --on YYYY-MM-DD [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
 ].join("\n");
@@ -89,7 +90,9 @@ export function optionsFrom(words: readonly string[]): Options {
   const [word = "help", file = "", ...rest] = positionals;
   const command = COMMANDS.find((one) => one === word);
   if (command === undefined) {
-    throw new Problem(`expected due, check, costs, reckon or help (found ${JSON.stringify(word)})`);
+    throw new Problem(
+      `expected due, check, costs, stock, reckon or help (found ${JSON.stringify(word)})`,
+    );
   }
   const on = dayFrom("--on", values.on);
   const [from, to] = [dayFrom("--from", values.from), dayFrom("--to", values.to)];
@@ -98,8 +101,8 @@ export function optionsFrom(words: readonly string[]): Options {
       throw new Problem(`${command}: expected the file of a book (see yonderfell help)`);
     if (rest.length > 0)
       throw new Problem(`${command}: expected one file (found also ${JSON.stringify(rest[0])})`);
-    if (command === "due" && on === null)
-      throw new Problem("due: expected the day, --on YYYY-MM-DD");
+    if ((command === "due" || command === "stock") && on === null)
+      throw new Problem(`${command}: expected the day, --on YYYY-MM-DD`);
     if (command === "costs") spanFrom(from, to);
   }
   const statuses = statusesFrom(values.status);

@@ -19,6 +19,7 @@ export function unitOfLimit(limit: LimitReckoning, machine: MachineReckoning): s
     case "calendar":
       return "days";
     case "meter":
+    case "measured":
       return unitOf(machine, limit.meter);
   }
 }
@@ -36,6 +37,8 @@ function intervalWords({ limit }: LimitReckoning, machine: MachineReckoning): st
       const every = limit.every === null ? "" : `every ${limit.every}`;
       return `${[at, every].filter((part) => part !== "").join(" then ")} ${unit}`;
     }
+    case "measured":
+      return `measured, at ${limit.limit}`;
   }
 }
 
@@ -49,7 +52,8 @@ function atWords(fact: CompletionFact, limit: LimitReckoning, machine: MachineRe
   switch (limit.kind) {
     case "calendar":
       return "";
-    case "meter": {
+    case "meter":
+    case "measured": {
       if (fact.dial === null) return "";
       const old = fact.oldDial ? " on the old dial" : "";
       return ` at ${rounded(fact.dial)} ${unitOf(machine, limit.meter)}${old}`;
@@ -85,6 +89,12 @@ function basisWords(limit: LimitReckoning, machine: MachineReckoning): string {
       return basis.reminder === null
         ? `wanted since ${formatDay(basis.by.day)}`
         : `reminder ${basis.reminder} of ${formatDay(basis.by.day)}`;
+    case "measured":
+      return `${basis.check} measured ${basis.points} times`;
+    case "not-measured":
+      return `${basis.check} not measured since it was done`;
+    case "no-trend":
+      return `${basis.check} measured, no trend to its limit`;
     case "follows-waiting":
       return `after ${basis.task}, not done yet`;
     case "follows-armed":
@@ -99,7 +109,8 @@ function dueWords(limit: LimitReckoning, machine: MachineReckoning): string {
   switch (limit.kind) {
     case "calendar":
       return limit.dueOn === null ? "" : `due ${formatDay(limit.dueOn)}`;
-    case "meter": {
+    case "meter":
+    case "measured": {
       const unit = unitOf(machine, limit.meter);
       return limit.dialAt === null ? "" : `due at ${rounded(limit.dialAt)} ${unit}`;
     }

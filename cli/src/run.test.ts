@@ -50,7 +50,7 @@ const BAD: readonly (readonly [string, string, RegExp])[] = [
   [
     "a newer version",
     file("e.json", '{"format":"yonderfell-book","version":7}'),
-    /version: expected version 1 or older/,
+    /version: expected version 2 or older/,
   ],
   ["a wrong type", file("f.json", head('"machines":7')), /machines: expected a list of machines/],
   [
@@ -128,7 +128,7 @@ test.each([
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
   [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
-  [["list"], /expected due, check, costs, reckon or help/],
+  [["list"], /expected due, check, costs, stock, reckon or help/],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });

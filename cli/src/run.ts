@@ -3,6 +3,7 @@ import {
   dueList,
   formatDay,
   reckonBook,
+  stockOn,
   type Book,
   type DayNumber,
   type MachineReckoning,
@@ -13,6 +14,7 @@ import { costsTable } from "./costsTable.js";
 import { dueTable } from "./dueTable.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
+import { stockTable } from "./stockTable.js";
 import { reckon, standardInput, type ReadInput } from "./reckon.js";
 
 /** How a run of the command line ended: one of the two outputs is empty. */
@@ -62,6 +64,10 @@ function output(options: Options, now: DayNumber): string {
       return checkReport(book, reckonBook(book, today), today, changed);
     case "costs":
       return costs(book, options);
+    case "stock": {
+      const stock = stockOn(book, today);
+      return options.asJson ? JSON.stringify(stock) : stockTable(stock, book);
+    }
   }
 }
 

@@ -54,7 +54,7 @@ export function task(id: string, limits: readonly unknown[], more: Loose<Task> =
 export function bookOf(parts: BookParts): Book {
   return {
     format: "yonderfell-book",
-    version: 1,
+    version: 2,
     machines: [VAN],
     ...parts,
   } as unknown as Book;

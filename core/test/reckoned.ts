@@ -15,7 +15,7 @@ export function reckon(parts: BookParts, id = "t", on = "2026-11-23"): TaskRecko
 /** Where a limit counts from and is due, as a person would write it. */
 export function fromAndDue(limit: LimitReckoning | undefined): string {
   if (limit === undefined) return "no limit";
-  if (limit.kind === "meter") return `${limit.from} → ${limit.dueAt}`;
+  if (limit.kind !== "calendar") return `${limit.from} → ${limit.dueAt}`;
   const words = [limit.from, limit.dueOn].map((day) => (day === null ? "null" : formatDay(day)));
   return words.join(" → ");
 }

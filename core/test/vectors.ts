@@ -2,7 +2,9 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { DueList } from "../src/schedule/dueList.js";
 
-const FOLDER = join(__dirname, "vectors", "due");
+const FOLDERS = ["due", "evidence"].map((name) => join(__dirname, "vectors", name));
+
+const NOTHING_FOUND = { findings: [] };
 
 /** A worked case: a book, a day, and what is due. */
 export interface WorkedCase {
@@ -12,16 +14,18 @@ export interface WorkedCase {
   readonly due: DueList;
 }
 
-/** All worked cases. */
+/** All worked cases; those that name no findings have none open. */
 export function workedCases(): WorkedCase[] {
-  const read = (file: string): string => readFileSync(join(FOLDER, file), "utf8");
-  return readdirSync(FOLDER)
-    .filter((file) => file.endsWith(".on"))
-    .map((file) => file.slice(0, -".on".length))
-    .map((name) => ({
-      name,
-      book: read(`${name}.book.json`),
-      on: read(`${name}.on`).trim(),
-      due: JSON.parse(read(`${name}.due.json`)) as DueList,
-    }));
+  return FOLDERS.flatMap((folder) => {
+    const read = (file: string): string => readFileSync(join(folder, file), "utf8");
+    const names = readdirSync(folder).filter((file) => file.endsWith(".on"));
+    return names
+      .map((file) => file.slice(0, -".on".length))
+      .map((name) => {
+        const due = JSON.parse(read(`${name}.due.json`)) as DueList;
+        const machines = due.machines.map((machine) => ({ ...NOTHING_FOUND, ...machine }));
+        const on = read(`${name}.on`).trim();
+        return { name, book: read(`${name}.book.json`), on, due: { ...due, machines } };
+      });
+  });
 }

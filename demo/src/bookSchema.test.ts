@@ -28,7 +28,7 @@ const [reading, ...readings] = BOOK.readings ?? [];
 
 test.each([
   ["another format", { ...BOOK, format: "notebook" }, "/format"],
-  ["a newer version", { ...BOOK, version: 2 }, "/version"],
+  ["a newer version", { ...BOOK, version: 3 }, "/version"],
   [
     "a machine without a tag",
     { ...BOOK, machines: [{ ...machine, tag: undefined }, ...machines] },
@@ -60,7 +60,7 @@ test.each([
 test("fields and sections it does not name are left to others", () => {
   const book = {
     ...BOOK,
-    stock: [{ id: "s" }],
+    shelf: [{ id: "s" }],
     machines: [{ ...machine, colour: "tarn" }, ...machines],
   };
   expect(validator()(JSON.parse(JSON.stringify(book)))).toBe(true);

@@ -24,6 +24,8 @@ import {
   type Change,
   type CommandContext,
   type CommandResult,
+  OWN_DATED_SECTIONS,
+  type DatedOfMachine,
   type DatedRecord,
   type Entry,
   type Machine,
@@ -62,7 +64,7 @@ import { possibleHashes } from "../src/data/pictureHashes.js";
 import { stamped } from "../src/data/stamped.js";
 import { MemoryBeside } from "./memoryBeside.js";
 
-const EMPTY: Book = { format: "yonderfell-book", version: 1 };
+const EMPTY: Book = { format: "yonderfell-book", version: 2 };
 
 /** A book without the sections that are empty and may be absent. */
 function withoutEmpty(book: Book): Book {
@@ -304,9 +306,11 @@ export class MemoryStorage extends MemoryBeside implements BookStorage {
     this.book = headAfter(applyChange(before, records), change, this.name);
     const seq = this.journal.length + 1;
     const machines = machinesNamed(change);
-    for (const section of ["readings", "meterChanges", "entries"] as const) {
+    for (const section of OWN_DATED_SECTIONS) {
       for (const book of [before, this.book]) {
-        const crossing: readonly DatedRecord[] = crossingRecords<DatedRecord>(book[section] ?? []);
+        const crossing: readonly DatedOfMachine[] = crossingRecords<DatedOfMachine>(
+          book[section] ?? [],
+        );
         if (crossing.some((record) => machines.has(record.machine as MachineId))) {
           for (const record of crossing) machines.add(record.machine as MachineId);
         }

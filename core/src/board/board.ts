@@ -3,9 +3,9 @@ import type { MachineBook } from "../book/slice/slice.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { Machine, Meter } from "../book/records/machine.js";
 import { settingsOf, type Settings } from "../book/records/settings.js";
-import type { DatedSection } from "../book/records/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { dialFigure } from "../meter/figureDoubt.js";
+import type { PointSection } from "../meter/points.js";
 import type { Rate } from "../meter/rate.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { reckonMachine, type MachineReckoning } from "../schedule/reckonMachine.js";
@@ -28,7 +28,7 @@ export interface BoardMeter {
 
 /** A figure that was left out, as the dial then in place showed it. */
 export interface BoardFault {
-  readonly section: DatedSection;
+  readonly section: PointSection;
   readonly id: string;
   readonly day: DayNumber;
   readonly dial: number;

@@ -7,7 +7,7 @@ import type { MachineBook } from "../book/slice/slice.js";
 import type { MeterChange } from "../book/records/meterChange.js";
 import type { Reading } from "../book/records/reading.js";
 import { failure, success } from "../book/change/result.js";
-import type { DatedSection } from "../book/records/sections.js";
+import type { LogSection } from "../book/records/sections.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import {
   meterReckoningOf,
@@ -37,7 +37,7 @@ function standing<T extends Reading | MeterChange | Entry>(
 }
 
 /** The book as if a record counted for nothing; what it replaced stays replaced. */
-export function bookWithout(book: MachineBook, section: DatedSection, id: string): MachineBook {
+export function bookWithout(book: MachineBook, section: LogSection, id: string): MachineBook {
   const records = (book[section] as readonly { readonly id: string }[]).map((record) =>
     record.id === id ? { ...record, void: true } : record,
   );
@@ -145,7 +145,7 @@ export function correctMeterChange(
 /** Withdraws a record: a void one takes its place, and the old one stays in the history. */
 export function withdrawRecord(
   book: MachineBook,
-  section: DatedSection,
+  section: LogSection,
   id: string,
   context: CommandContext,
 ): CommandResult<NotCorrectable> {

@@ -67,6 +67,7 @@ function dayDone(task: Task, entries: ReadonlySet<string>, state: MachineState):
     case "meter":
       return dayRun(armedBy, follows.amount ?? 0, owed.reckoning, state);
     case "calendar":
+    case "measured":
       return null;
   }
 }

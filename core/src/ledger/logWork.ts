@@ -108,6 +108,7 @@ function fixedDates(book: MachineBook, { validUntil }: LogWorkInput): RecordChan
 function countedFrom(limit: LimitRecord, day: DayNumber): LimitRecord {
   switch (limitOf(limit).kind) {
     case "meter":
+    case "measured":
       return limit;
     case "calendar":
       return { ...limit, from: formatDay(day) };

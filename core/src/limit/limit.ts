@@ -1,7 +1,8 @@
-import type { MeterId } from "../book/records/ids.js";
+import type { ChecklistId, MeterId } from "../book/records/ids.js";
 import type {
   CalendarLimitRecord,
   LimitRecord,
+  MeasuredLimitRecord,
   MeterLimitRecord,
 } from "../book/records/limitRecord.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
@@ -34,21 +35,39 @@ export interface CalendarLimit extends AnyLimit {
   readonly from: DayNumber | null;
 }
 
+/** By what rounds measure: wear that meets a figure, set against the life of a meter (due rules §16). */
+export interface MeasuredLimit extends AnyLimit {
+  readonly kind: "measured";
+  readonly checklist: ChecklistId;
+  readonly check: string;
+  /** Null for the check as a whole. */
+  readonly point: string | null;
+  readonly meter: MeterId;
+  /** In the unit of the check. */
+  readonly limit: number;
+}
+
 /**
  * A limit of a task, of one of a closed list of kinds (due rules §4). What differs from kind to kind is told apart
  * by an exhaustive switch over `kind`, so that the compiler names each place a further kind is missing in.
  */
-export type Limit = MeterLimit | CalendarLimit;
+export type Limit = MeterLimit | CalendarLimit | MeasuredLimit;
 
 /** What a limit says where nothing is said of grace, hardness or products. */
 const PLAIN = { grace: 0, hard: false, products: [] } as const;
 
+const isMeasured = (record: LimitRecord): record is MeasuredLimitRecord =>
+  "checklist" in record && (record.checklist ?? null) !== null;
 const isByMeter = (record: LimitRecord): record is MeterLimitRecord =>
   "meter" in record && (record.meter ?? null) !== null;
 
 /** A limit of the book, which validation has accepted, as one of the kinds there are: the one place that tells a kind by its fields (due rules §4). */
 export function limitOf(record: LimitRecord): Limit {
   const { grace = 0, hard = false, for: products = [] } = record;
+  if (isMeasured(record)) {
+    const { checklist, check, point = null, meter, limit } = record;
+    return { kind: "measured", checklist, check, point, meter, limit, grace, hard, products };
+  }
   if (isByMeter(record)) {
     const { meter, every = null, at = [] } = record;
     return { kind: "meter", meter, every, at, grace, hard, products };

@@ -47,7 +47,7 @@ function decided(book: MachineBook, id: string, decision: BaselineDecision): Mac
   const result = decideBaseline(book, [id as TaskId], decision, context());
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
   const after = applyChange(book, result.value);
-  const whole = readBook(JSON.stringify({ format: "yonderfell-book", version: 1, ...after }));
+  const whole = readBook(JSON.stringify({ format: "yonderfell-book", version: 2, ...after }));
   expect(whole.ok ? [] : whole.issues).toEqual([]);
   return after;
 }

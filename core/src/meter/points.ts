@@ -1,6 +1,9 @@
-import type { DatedSection } from "../book/records/sections.js";
+import type { LogSection } from "../book/records/sections.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { LIFE_TOLERANCE } from "./life.js";
+
+/** The sections whose records say what a dial showed. */
+export type PointSection = LogSection | "rounds";
 
 /** A life known on a date, in the meter's unit (due rules §2). */
 export interface Point {
@@ -11,7 +14,7 @@ export interface Point {
   /** A meter change: a rise to it is never refused. */
   readonly change: boolean;
   /** The record it comes from. */
-  readonly section: DatedSection;
+  readonly section: PointSection;
   readonly id: string;
 }
 

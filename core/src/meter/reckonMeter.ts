@@ -5,6 +5,7 @@ import type { Meter } from "../book/records/machine.js";
 import type { MachineRecords } from "../book/slice/machineRecords.js";
 import type { MeterChange } from "../book/records/meterChange.js";
 import { ownValue } from "../book/records/ownValue.js";
+import type { Round } from "../book/records/round.js";
 import type { Settings } from "../book/records/settings.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { dialsOf, lifeOfFigure, offsetOn, type Dials } from "./dials.js";
@@ -55,7 +56,8 @@ export function reckonMeters(
   const dials = new Map<string, Dials>();
   for (const [meter, { changes }] of gathered) dials.set(meter, dialsOf(changes));
   gatherReadings(records, gathered, dials);
-  gatherEntries(records.entries, gathered, dials);
+  gatherFigures("entries", records.entries, gathered, dials);
+  gatherFigures("rounds", records.rounds, gathered, dials);
   const running = runningDaysOf(records.machine.laidUp);
   const reckoned = new Map<MeterId, MeterReckoning>();
   for (const meter of records.machine.meters ?? []) {
@@ -85,12 +87,13 @@ function gatherReadings(
   }
 }
 
-function gatherEntries(
-  entries: readonly CurrentRecord<Entry>[],
+function gatherFigures(
+  section: "entries" | "rounds",
+  records: readonly CurrentRecord<Entry | Round>[],
   gathered: ReadonlyMap<string, Gathered>,
   dials: ReadonlyMap<string, Dials>,
 ): void {
-  for (const { record, day } of entries) {
+  for (const { record, day } of records) {
     for (const meter of Object.keys(record.meters ?? {})) {
       const figure = ownValue(record.meters, meter);
       if (figure === undefined) continue;
@@ -101,7 +104,7 @@ function gatherEntries(
           (record.estimatedMeters as readonly string[] | undefined)?.includes(meter) === true,
         confirmed: record.confirmed === true,
         change: false,
-        section: "entries",
+        section,
         id: record.id,
       });
     }

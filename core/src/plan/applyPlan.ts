@@ -63,10 +63,16 @@ function limitOn(limit: PlanLimit, machine: Machine): LimitRecord | null {
   const meter = meterFor(machine, measure);
   if (meter === null) return null;
   const convert = (value: number): number => inUnit(value, limit.unit, meter.unit);
+  const how =
+    "measured" in limit
+      ? limit.measured
+      : {
+          ...(limit.every === undefined ? {} : { every: convert(limit.every) }),
+          ...(limit.at === undefined ? {} : { at: limit.at.map(convert) }),
+        };
   return {
     meter: meter.id,
-    ...(limit.every === undefined ? {} : { every: convert(limit.every) }),
-    ...(limit.at === undefined ? {} : { at: limit.at.map(convert) }),
+    ...how,
     ...(limit.grace === undefined ? {} : { grace: convert(limit.grace) }),
     ...(limit.hard === undefined ? {} : { hard: limit.hard }),
     ...(limit.for === undefined ? {} : { for: [...limit.for] }),

@@ -46,7 +46,7 @@ function written(book: MachineBook, input: LadderInput, before: string | null = 
   const result = writeLadder(book, input, before, context());
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
   const after = applyChange(book, result.value);
-  const whole = readBook(JSON.stringify({ format: "yonderfell-book", version: 1, ...after }));
+  const whole = readBook(JSON.stringify({ format: "yonderfell-book", version: 2, ...after }));
   expect(whole.ok ? [] : whole.issues).toEqual([]);
   return after;
 }

@@ -45,6 +45,7 @@ function dayOfLife(
 function dayOfLimit(limit: LimitDue, today: DayNumber): DayNumber | null {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return limit.due.state === "set" ? dayOfLife(limit.reckoning, limit.due.due, today) : null;
     case "calendar":
       return limit.due.state === "set" ? limit.due.due : null;

@@ -1,6 +1,6 @@
 import { limitOf } from "../limit/limit.js";
 import type { MachineId } from "../book/records/ids.js";
-import type { LimitRecord } from "../book/records/limitRecord.js";
+import type { LimitRecord, MeasuredLimitRecord } from "../book/records/limitRecord.js";
 import type { Machine, Meter } from "../book/records/machine.js";
 import type { Task } from "../book/records/task.js";
 
@@ -11,6 +11,15 @@ export type PlanLimit =
       readonly unit: "km" | "mi" | "h";
       readonly every?: number;
       readonly at?: readonly number[];
+      readonly grace?: number;
+      readonly hard?: boolean;
+      readonly for?: readonly string[];
+    }
+  | {
+      /** By wear that rounds measure, set against the life of such a meter (due rules §16). */
+      readonly measure: "distance" | "hours";
+      readonly unit: "km" | "mi" | "h";
+      readonly measured: Pick<MeasuredLimitRecord, "checklist" | "check" | "point" | "limit">;
       readonly grace?: number;
       readonly hard?: boolean;
       readonly for?: readonly string[];
@@ -81,6 +90,13 @@ function planLimit(record: LimitRecord, meters: ReadonlyMap<string, Meter>): Pla
       const { every, at } = limit;
       const { measure, unit } = meter;
       return { measure, unit, ...said({ every, at }), ...more } as PlanLimit;
+    }
+    case "measured": {
+      const meter = meters.get(limit.meter);
+      if (meter === undefined) return null;
+      const { checklist, check, point, limit: figure } = limit;
+      const measured = { checklist, check, point, limit: figure };
+      return { measure: meter.measure, unit: meter.unit, measured, ...more };
     }
   }
 }

@@ -49,11 +49,13 @@ export function completionsByTask(
   return byTask;
 }
 
-/** The entry's own figure as life, where it is to be believed (due rules §4); else null. */
-function ownLife(completion: Completion, reckoning: MeterReckoning): number | null {
+/** A record with what the dials showed on its day: an entry, or a round. */
+type WithFigures = CurrentRecord<{ readonly meters?: Entry["meters"] }>;
+
+/** The record's own figure as life, where it is to be believed (due rules §4); else null. */
+function ownLife({ record, day }: WithFigures, reckoning: MeterReckoning): number | null {
   const { dials, kept, faults, stoppedOn } = reckoning;
-  const figure = ownValue(completion.record.meters, reckoning.meter.id);
-  const { day } = completion;
+  const figure = ownValue(record.meters, reckoning.meter.id);
   if (figure === undefined || (stoppedOn !== null && day > stoppedOn)) return null;
   if (faults.some((fault) => fault.day === day)) return null;
   const { life } = lifeOfFigure(dials, figure, day);
@@ -67,8 +69,8 @@ function ownLife(completion: Completion, reckoning: MeterReckoning): number | nu
 const lifeThen = (day: DayNumber, { kept, rate, running }: MeterReckoning): number | null =>
   lifeOn(kept, rate.perDay, day, running);
 
-/** The life of a completion on a meter, in its unit: its own figure, else the life on its date; null where unknown. */
-export function completionLife(completion: Completion, reckoning: MeterReckoning): number | null {
+/** The life of a completion, or of a round, on a meter, in its unit: its own figure, else the life on its date; null where unknown. */
+export function completionLife(completion: WithFigures, reckoning: MeterReckoning): number | null {
   return ownLife(completion, reckoning) ?? lifeThen(completion.day, reckoning);
 }
 

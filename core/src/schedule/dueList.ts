@@ -1,4 +1,5 @@
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
+import type { FindingLimit } from "./findingsDue.js";
 import type { LimitReckoning } from "./limitReckoning.js";
 import type { MachineReckoning } from "./reckonMachine.js";
 
@@ -38,13 +39,23 @@ export interface DueList {
       readonly doubtful: boolean;
       readonly limits: readonly DueListLimit[];
     }[];
+    /** Those that are open. */
+    readonly findings: readonly {
+      readonly id: string;
+      readonly verdict: string | null;
+      readonly decision: string;
+      readonly status: string;
+      readonly governs: number | null;
+      readonly doubtful: boolean;
+      readonly limits: readonly DueListLimit[];
+    }[];
   }[];
 }
 
 const dateOrNull = (day: DayNumber | null | undefined): string | null =>
   day === null || day === undefined ? null : formatDay(day);
 
-function limitLine(limit: LimitReckoning): DueListLimit {
+function limitLine(limit: LimitReckoning | FindingLimit): DueListLimit {
   const dates = {
     early: dateOrNull(limit.forecast?.early),
     likely: dateOrNull(limit.forecast?.likely),
@@ -52,7 +63,8 @@ function limitLine(limit: LimitReckoning): DueListLimit {
   };
   const { remaining, status } = limit;
   switch (limit.kind) {
-    case "meter": {
+    case "meter":
+    case "measured": {
       const { kind, meter, from, dueAt, dialAt } = limit;
       return { kind, meter, from, dueAt, dialAt, remaining, status, ...dates };
     }
@@ -67,7 +79,7 @@ function limitLine(limit: LimitReckoning): DueListLimit {
 export function dueList(machines: readonly MachineReckoning[], today: DayNumber): DueList {
   return {
     today: formatDay(today),
-    machines: machines.map(({ machine, meters, tasks }) => ({
+    machines: machines.map(({ machine, meters, tasks, findings }) => ({
       id: machine.id,
       meters: meters.map(({ meter, life, rate, lastOn, stale, faults }) => ({
         id: meter.id,
@@ -82,6 +94,15 @@ export function dueList(machines: readonly MachineReckoning[], today: DayNumber)
         status,
         governs,
         regime,
+        doubtful,
+        limits: limits.map(limitLine),
+      })),
+      findings: findings.map(({ finding, status, governs, doubtful, limits }) => ({
+        id: finding.id,
+        verdict: finding.verdict ?? null,
+        decision: finding.decision,
+        status,
+        governs,
         doubtful,
         limits: limits.map(limitLine),
       })),

@@ -1,6 +1,7 @@
 import type { MeterId, TaskId } from "../book/records/ids.js";
-import type { CalendarLimit, MeterLimit } from "../limit/limit.js";
+import type { CalendarLimit, MeasuredLimit, MeterLimit } from "../limit/limit.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
+import type { Unit } from "../quantity/unit.js";
 import type { CompletionFact } from "./completion.js";
 import type { Forecast } from "./forecast.js";
 
@@ -43,6 +44,17 @@ export type Basis =
   | { readonly code: "tested-sound"; readonly test: CompletionFact; readonly found: string | null }
   /** Wanted at once, by a reminder code of the machine or, where null, by a person (due rules §12). */
   | { readonly code: "wanted"; readonly by: CompletionFact; readonly reminder: string | null }
+  /** By the trend of what was measured; `slope` in the check's unit for each unit of the meter (due rules §16). */
+  | {
+      readonly code: "measured";
+      readonly check: string;
+      readonly point: string | null;
+      readonly unit: Unit;
+      readonly slope: number;
+      readonly points: number;
+    }
+  /** Not measured since it was last done, or not often enough to say when. */
+  | { readonly code: "not-measured" | "no-trend"; readonly check: string }
   | { readonly code: "follows-waiting"; readonly task: TaskId }
   | { readonly code: "follows-armed"; readonly task: TaskId; readonly by: CompletionFact }
   | {
@@ -83,4 +95,17 @@ export interface CalendarLimitReckoning extends LimitReckoningBase {
   readonly remaining: number | null;
 }
 
-export type LimitReckoning = MeterLimitReckoning | CalendarLimitReckoning;
+/** A measured limit reckoned; figures as for a meter limit. */
+export interface MeasuredLimitReckoning extends LimitReckoningBase {
+  readonly kind: "measured";
+  readonly limit: MeasuredLimit;
+  readonly meter: MeterId;
+  readonly from: number | null;
+  readonly dueAt: number | null;
+  readonly dialAt: number | null;
+  readonly remaining: number | null;
+  /** Whether fewer than three lives were measured. */
+  readonly rough: boolean;
+}
+
+export type LimitReckoning = MeterLimitReckoning | CalendarLimitReckoning | MeasuredLimitReckoning;

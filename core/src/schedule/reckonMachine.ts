@@ -1,9 +1,12 @@
 import type { MachineRecords } from "../book/slice/machineRecords.js";
+import type { FluidId } from "../book/records/ids.js";
 import type { Machine } from "../book/records/machine.js";
 import type { Settings } from "../book/records/settings.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { completionsByTask } from "./completion.js";
+import { reckonFindings, type FindingReckoning } from "./findingsDue.js";
+import { productsInside, type ProductInside } from "./inside.js";
 import { reckonTask, type TaskReckoning } from "./reckonTask.js";
 import type { MachineState } from "./taskDue.js";
 import { taskMarks } from "./taskMarks.js";
@@ -13,6 +16,8 @@ export interface MachineReckoning {
   readonly machine: Machine;
   readonly meters: readonly MeterReckoning[];
   readonly tasks: readonly TaskReckoning[];
+  /** Its open findings. */
+  readonly findings: readonly FindingReckoning[];
 }
 
 /** The due rules for one machine on `today`; meters and tasks in the order of the file. */
@@ -26,6 +31,19 @@ export function reckonMachine(
     machine: records.machine,
     meters: [...state.meters.values()],
     tasks: records.tasks.map((task) => reckonTask(task, state, settings)),
+    findings: reckonFindings(records, state, settings),
+  };
+}
+
+/** The kinds of the product in a fluid system, looked up when first asked: few machines have limits that depend on it. */
+function kindsInsideOf(records: MachineRecords, today: DayNumber): MachineState["kindsInside"] {
+  let inside: ReadonlyMap<FluidId, ProductInside> | null = null;
+  return (fluid) => {
+    inside ??= productsInside(records, today);
+    const id = inside.get(fluid)?.product;
+    const product = id === undefined ? undefined : records.shared.products.get(id);
+    const kinds = [product?.base, product?.coolantFamily].flatMap((kind) => kind ?? []);
+    return kinds.length === 0 ? undefined : kinds;
   };
 }
 
@@ -42,6 +60,8 @@ export function machineState(
     completions: completionsByTask(records.entries, today),
     tasks: new Map(records.tasks.map((task) => [task.id, task])),
     marks: taskMarks(records.entries, records.machine.reminders ?? [], today),
-    inside: records.inside,
+    kindsInside: kindsInsideOf(records, today),
+    rounds: records.rounds,
+    checklists: records.shared.checklists,
   };
 }

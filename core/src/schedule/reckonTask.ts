@@ -44,6 +44,13 @@ function decide(limits: readonly LimitReckoning[], task: Task): Verdict {
   if (allFinished) return { status: "finished", governs: null };
   const hasUnknown = limits.some((limit) => limit.status === "unknown");
   if (combine === "last" && hasUnknown) return { status: "unknown", governs: null };
+  return decided(limits, combine);
+}
+
+/** What decides among limits that can be told apart. */
+type Pressing = Pick<LimitReckoning, "status" | "forecast">;
+
+function decided(limits: readonly Pressing[], combine: "first" | "last"): Verdict {
   let governs: number | null = null;
   limits.forEach((limit, index) => {
     if (!PRESSING.includes(limit.status)) return;
@@ -52,6 +59,11 @@ function decide(limits: readonly LimitReckoning[], task: Task): Verdict {
   });
   const deciding = governs === null ? undefined : limits[governs];
   return { status: deciding?.status ?? "unknown", governs };
+}
+
+/** Which of some limits decides where whichever comes first does (due rules §7). */
+export function decideFirst(limits: readonly Pressing[]): Verdict {
+  return decided(limits, "first");
 }
 
 /** The call for a task, its last limit, decides unless another one is worse (due rules §12). */
@@ -66,11 +78,7 @@ function withCall(verdict: Verdict, limits: readonly LimitReckoning[]): Verdict 
 }
 
 /** Whether `limit` decides rather than `best`: the worse and then earlier of two for first, the better and then later for last. */
-function comesBefore(
-  limit: LimitReckoning,
-  best: LimitReckoning,
-  combine: "first" | "last",
-): boolean {
+function comesBefore(limit: Pressing, best: Pressing, combine: "first" | "last"): boolean {
   const rank = PRESSING.indexOf(limit.status) - PRESSING.indexOf(best.status);
   if (rank !== 0) return combine === "first" ? rank < 0 : rank > 0;
   const here = limit.forecast?.likely ?? null;

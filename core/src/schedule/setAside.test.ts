@@ -16,7 +16,7 @@ function reckon(parts: BookParts, id = "t", on = "2026-11-23"): TaskReckoning {
 /** Each limit in a word, its date or figure, and which governs. */
 function told({ limits, governs, status }: TaskReckoning): string {
   const each = limits.map(({ basis, ...limit }) => {
-    const due = limit.kind === "meter" ? limit.dueAt : limit.dueOn;
+    const due = limit.kind === "calendar" ? limit.dueOn : limit.dueAt;
     const shown = limit.kind === "calendar" && due !== null ? formatDay(limit.dueOn!) : due;
     return `${basis.code} ${shown}`;
   });

@@ -1,6 +1,11 @@
 import type { Settings } from "../book/records/settings.js";
 import { addDays, type DayNumber } from "../calendar/dayNumber.js";
-import { graceOf, type CalendarLimit, type MeterLimit } from "../limit/limit.js";
+import {
+  graceOf,
+  type CalendarLimit,
+  type MeasuredLimit,
+  type MeterLimit,
+} from "../limit/limit.js";
 import { hasReached, isBelow } from "../meter/life.js";
 import type { Forecast } from "./forecast.js";
 import type { Status } from "./limitReckoning.js";
@@ -50,7 +55,7 @@ export function calendarStatus(
  * without a forecast it goes by the share left.
  */
 export function meterStatus(
-  limit: MeterLimit,
+  limit: MeterLimit | MeasuredLimit,
   remaining: number,
   span: number | null,
   forecast: Forecast | null,

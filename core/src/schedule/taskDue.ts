@@ -1,7 +1,10 @@
-import type { FluidId, TaskId } from "../book/records/ids.js";
+import type { Checklist } from "../book/records/checklist.js";
+import type { ChecklistId, FluidId, TaskId } from "../book/records/ids.js";
 import type { Machine } from "../book/records/machine.js";
 import { ownValue } from "../book/records/ownValue.js";
+import type { Round } from "../book/records/round.js";
 import type { Task } from "../book/records/task.js";
+import type { CurrentRecord } from "../book/slice/currentRecords.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { limitOf, type Limit } from "../limit/limit.js";
 import type { Completion, MeterReckonings } from "./completion.js";
@@ -17,8 +20,10 @@ export interface MachineState {
   readonly completions: ReadonlyMap<TaskId, readonly Completion[]>;
   readonly tasks: ReadonlyMap<TaskId, Task>;
   readonly marks: TaskMarks;
-  /** The kinds of the product in each fluid system, where one is recorded. */
-  readonly inside: ReadonlyMap<FluidId, readonly string[]>;
+  /** The kinds of the product in a fluid system (oil base, coolant family); undefined where nothing tells them. */
+  readonly kindsInside: (fluid: FluidId) => readonly string[] | undefined;
+  readonly rounds: readonly CurrentRecord<Round>[];
+  readonly checklists: ReadonlyMap<ChecklistId, Checklist>;
 }
 
 /** The regime every machine falls back on. */
@@ -53,8 +58,9 @@ export function limitsInForce(task: Task, machine: Machine): LimitsInForce {
 export function holdsForProduct(limit: Limit, task: Task, state: MachineState): boolean {
   const { products: wanted } = limit;
   const fluid = task.uses?.[0]?.fluid;
-  const kinds = fluid === undefined ? undefined : state.inside.get(fluid);
-  return wanted.length === 0 || kinds === undefined || wanted.some((kind) => kinds.includes(kind));
+  if (wanted.length === 0 || fluid === undefined) return true;
+  const kinds = state.kindsInside(fluid);
+  return kinds === undefined || wanted.some((kind) => kinds.includes(kind));
 }
 
 /** The completions of a task, earliest first. */
@@ -78,6 +84,6 @@ export function ownLimitsDue(task: Task, state: MachineState): LimitDue[] {
     inService: inServiceDay(state.machine),
   };
   return limitsInForce(task, state.machine).limits.flatMap((limit) =>
-    holdsForProduct(limit, task, state) ? (limitDue(limit, context, state.meters) ?? []) : [],
+    holdsForProduct(limit, task, state) ? (limitDue(limit, context, state) ?? []) : [],
   );
 }

@@ -1,1 +1,2 @@
+export { type StockItem, type StockList, stockOn } from "./stockOn.js";
 export { type MissingFigure, type NeedsSource, taskNeeds, usualRate } from "./taskNeeds.js";

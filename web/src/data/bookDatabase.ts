@@ -23,6 +23,19 @@ const SECTIONS_SINCE_3 = {
 const SECTIONS_SINCE_4 = { visits: ROW_KEYS } as const;
 const SECTIONS_SINCE_5 = { journeys: ROW_KEYS } as const;
 
+/** The shared sections that came with version 2 of the book. */
+const SHARED_SINCE_7 = {
+  checklists: ROW_KEYS,
+  methods: ROW_KEYS,
+  closures: REFERRING_KEYS,
+  stockMoves: REFERRING_KEYS,
+  containers: ROW_KEYS,
+  wasteMoves: REFERRING_KEYS,
+  orders: REFERRING_KEYS,
+} as const;
+/** Those of machines that came with it: they are in pages. */
+const OWNED_SINCE_7 = ["bookings", "rounds", "findings", "samples", "jobs", "jobEvents"];
+
 const PAGE_KEYS = "[machine+section+page], [section+count], newest, *refers";
 const WITHOUT_ROWS_SINCE_6 = {
   readings: null,
@@ -40,8 +53,14 @@ const WITHOUT_ROWS_SINCE_6 = {
 /** The code that brings an older database forward: fetched only where there is one, while its transaction waits. */
 const older = () => Dexie.waitFor(import("./olderVersions.js"));
 
-const setAside = (transaction: Transaction, sections: object): PromiseLike<void> =>
-  older().then(({ setAsideUnread }) => setAsideUnread(transaction, Object.keys(sections)));
+const setAside = (
+  transaction: Transaction,
+  tables: object,
+  others: readonly string[] = [],
+): PromiseLike<void> =>
+  older().then(({ setAsideUnread }) =>
+    setAsideUnread(transaction, [...Object.keys(tables), ...others]),
+  );
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -94,6 +113,10 @@ export class BookDatabase extends Dexie {
     this.version(6)
       .stores({ ...WITHOUT_ROWS_SINCE_6, pages: PAGE_KEYS })
       .upgrade((transaction) => older().then(({ packRows }) => packRows(transaction)));
+    // Version 2 of the book: jobs, rounds, findings, stores are records now.
+    this.version(7)
+      .stores(SHARED_SINCE_7)
+      .upgrade((transaction) => setAside(transaction, SHARED_SINCE_7, OWNED_SINCE_7));
     refuseNewer(this);
   }
 }

@@ -1,6 +1,8 @@
 import {
+  checklistsNamed,
   dependOnProducts,
-  isDated,
+  productsNamed,
+  isOwnDated,
   isOwned,
   type Inside,
   type MachineId,
@@ -124,7 +126,7 @@ export async function readSlices<Needed extends Need>(
   const asked: readonly Need[] = needs;
   const sections = asked.filter((need) => need !== "inside");
   const owned = sections.filter((section) => isOwned(section));
-  const foreign = owned.some(isDated) ? await readForeign(database) : NONE_CROSS;
+  const foreign = owned.some(isOwnDated) ? await readForeign(database) : NONE_CROSS;
   const rows = await database.machines.bulkGet([...ids]);
   const read = await readOwned(database, owned, ids, foreign);
   const shared: Record<string, unknown> = {};
@@ -135,18 +137,40 @@ export async function readSlices<Needed extends Need>(
   for (const [at, row] of rows.entries()) {
     if (row === undefined) continue;
     const own = { machines: [row.record], ...read[at], ...shared };
-    const tasks = (read[at] as Partial<Owned<"tasks">>).tasks ?? [];
-    const depends = asked.includes("inside") && dependOnProducts(tasks);
-    const inside = depends ? await readInside(database, row.record.id) : {};
+    const { tasks = [], entries = [] } = read[at] as Partial<Owned<"tasks" | "entries">>;
+    const depends = dependOnProducts(tasks) || checklistsNamed(tasks).size > 0;
+    const inside =
+      asked.includes("inside") && depends
+        ? await readInside(database, row.record.id, tasks, entries)
+        : {};
     slices.push({ ...own, ...inside } as unknown as Slice<Needed>);
   }
   return slices;
 }
 
-/** Reads the fluids of a machine and the products in them, within the running transaction. */
-async function readInside(database: BookDatabase, id: MachineId): Promise<Inside> {
+/** Shared records by their ids, within the running transaction; those that are not there are left out. No async function, as above. */
+function readNamed<S extends RowSection>(
+  database: BookDatabase,
+  section: S,
+  ids: Iterable<string>,
+): PromiseLike<RecordOf[S][]> {
+  return tableOf(database, section)
+    .bulkGet([...ids])
+    .then((rows) => rows.flatMap((row) => row?.record ?? []));
+}
+
+/** Reads what the limits of a machine depend on beside its own records ({@link Inside}), within the running transaction. */
+async function readInside(
+  database: BookDatabase,
+  id: MachineId,
+  tasks: readonly RecordOf["tasks"][],
+  entries: readonly RecordOf["entries"][],
+): Promise<Inside> {
+  const lists = checklistsNamed(tasks);
+  const measured =
+    lists.size === 0 ? {} : { checklists: await readNamed(database, "checklists", lists) };
+  if (!dependOnProducts(tasks)) return measured;
   const fluids = await readOwn(database, id, "fluids");
-  const named = [...new Set(fluids.flatMap(({ product }) => product ?? []))];
-  const rows = await tableOf(database, "products").bulkGet(named);
-  return { fluids, products: rows.flatMap((row) => row?.record ?? []) };
+  const products = await readNamed(database, "products", productsNamed(fluids, entries));
+  return { ...measured, fluids, products };
 }

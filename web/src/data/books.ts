@@ -14,7 +14,7 @@ import {
 } from "./registry.js";
 
 /** What a book that holds nothing yet looks like. */
-const EMPTY_BOOK = { format: "yonderfell-book", version: 1 } as const;
+const EMPTY_BOOK = { format: "yonderfell-book", version: 2 } as const;
 
 /** A new database for a book, and its entry, not yet registered. */
 export function newBookEntry(name: string, isDemonstration = false): BookEntry {

@@ -23,6 +23,7 @@ import { isEqual } from "es-toolkit";
 import type { BookDatabase } from "./bookDatabase.js";
 import { crossingMachines, headOf, readOwned, readSection, tableOf } from "./bookSlices.js";
 import type { ChangeRefusal } from "./bookStorage.js";
+import { datedContradiction, measureContradiction, movesMeasures } from "./checkMeasures.js";
 import { unpacked } from "./page.js";
 import { pagesIn } from "./pagesIn.js";
 import { referenceKey } from "./rows.js";
@@ -40,7 +41,9 @@ export async function wholeBook(database: BookDatabase): Promise<Book> {
       book[section] = records;
     }
   }
-  return { format: BOOK_FORMAT, version: BOOK_VERSION, ...book } as unknown as Book;
+  // What a database of an older book says of its version is no longer so.
+  const head = { format: BOOK_FORMAT, version: BOOK_VERSION };
+  return { ...head, ...book, ...head } as unknown as Book;
 }
 
 type Found = ReadonlyMap<string, RecordOf[Section]>;
@@ -98,10 +101,14 @@ export async function contradiction(
 ): Promise<BookIssue | null> {
   const crossing = await crossingMachines(database);
   // Records that cross from one machine to another are looked at with both.
-  if (machines.length > MANY_MACHINES || machines.some((id) => crossing.includes(id))) {
+  const areMany = machines.length > MANY_MACHINES || machines.some((id) => crossing.includes(id));
+  if (areMany || movesMeasures(change)) {
     return referenceIssues(await wholeBook(database))[0] ?? null;
   }
-  const shared = await sharedContradiction(database, change);
+  const shared =
+    (await sharedContradiction(database, change)) ??
+    (await datedContradiction(database, change)) ??
+    (await measureContradiction(database, change));
   if (shared !== null || machines.length === 0) return shared;
   const rows = await database.machines.bulkGet([...machines]);
   const owned = await readOwned(database, OWNED_SECTIONS, machines);

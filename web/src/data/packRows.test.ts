@@ -1,4 +1,4 @@
-import { SECTIONS, type Book } from "@yonderfell/core";
+import { sectionsOfVersion, type Book } from "@yonderfell/core";
 import { Dexie } from "dexie";
 import { BOOK } from "../../test/skarrowVale.js";
 import { DexieStorage } from "./dexieStorage.js";
@@ -62,7 +62,7 @@ class Version5 extends Dexie {
 /** Writes a book as version 5 did: a row for each record, with what it was looked up by. */
 async function writeAsVersion5(name: string, book: Book): Promise<void> {
   const old = new Version5(name);
-  for (const section of SECTIONS) {
+  for (const section of sectionsOfVersion(1)) {
     const records = (book[section] ?? []) as readonly Record<string, string>[];
     const machines = new Map(records.map(({ id, machine }) => [id, machine]));
     const rows = records.map((record, place) => {
@@ -86,7 +86,7 @@ async function writeAsVersion5(name: string, book: Book): Promise<void> {
 async function rowsOfVersion5(name: string): Promise<Record<string, unknown[]>> {
   const old = new Version5(name);
   const rows: Record<string, unknown[]> = {};
-  for (const section of SECTIONS) rows[section] = await old.table(section).toArray();
+  for (const section of sectionsOfVersion(1)) rows[section] = await old.table(section).toArray();
   old.close();
   return rows;
 }
@@ -102,7 +102,7 @@ test("a book of version 5 is all there once it is packed, in its order, and its 
   await writeAsVersion5("of-5", CROSSING);
   const storage = new DexieStorage("of-5");
   const { version: _, ...before } = CROSSING;
-  expect(await storage.everything()).toEqual({ ...before, version: 1 });
+  expect(await storage.everything()).toEqual({ ...before, version: 2 });
   expect(await storage.copy()).toBe("one-copy");
   const bus = await storage.machineBook("m-bus" as never);
   expect(bus?.entries.map(({ id }) => id)).toContain(MOVED.replaces);

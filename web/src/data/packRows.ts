@@ -1,4 +1,4 @@
-import type { DatedRecord, MachineId, OwnedSection, RecordOf, Sections } from "@yonderfell/core";
+import type { DatedOfMachine, MachineId, OwnedSection, RecordOf, Sections } from "@yonderfell/core";
 import { isEqual } from "es-toolkit";
 import type { Table, Transaction } from "dexie";
 import { machinesThatCross } from "./machinesThatCross.js";
@@ -71,7 +71,7 @@ async function packSection(
 
 /** The machines whose records cross; mostly none do, and then nothing more is read. */
 async function crossing(transaction: Transaction): Promise<MachineId[]> {
-  const dated: Record<(typeof DATED_BEFORE_6)[number], DatedRecord[]> = {
+  const dated: Record<(typeof DATED_BEFORE_6)[number], DatedOfMachine[]> = {
     readings: [],
     meterChanges: [],
     entries: [],
@@ -79,7 +79,7 @@ async function crossing(transaction: Transaction): Promise<MachineId[]> {
   for (const section of DATED_BEFORE_6) {
     const rows = transaction.table<RowBefore6>(section);
     if ((await rows.where("crosses").equals(1).count()) === 0) continue;
-    dated[section] = (await rows.toArray()).map(({ record }) => record as DatedRecord);
+    dated[section] = (await rows.toArray()).map(({ record }) => record as DatedOfMachine);
   }
-  return machinesThatCross(dated as unknown as Pick<Sections, keyof typeof dated>);
+  return machinesThatCross(dated as unknown as Partial<Sections>);
 }

@@ -1,13 +1,13 @@
 import {
   isOwned,
   crossingRecords,
-  DATED_SECTIONS,
+  OWN_DATED_SECTIONS,
   headAfter,
-  isDated,
+  isOwnDated,
   SECTIONS,
   type Change,
   type DatedRecord,
-  type DatedSection,
+  type OwnDatedSection,
   type MachineId,
   type OwnedSection,
   type RecordChange,
@@ -133,7 +133,7 @@ class Writing {
         pack.put(after as RecordOf[OwnedSection], nextPlace);
       }
     }
-    if (isDated(section)) {
+    if (isOwnDated(section)) {
       this.hasStrays ||= changes.some(({ after }) => {
         const replaced = (after as DatedRecord | null)?.replaces ?? null;
         return replaced !== null && !pack.has(replaced);
@@ -164,11 +164,11 @@ async function crossedWith(
 ): Promise<readonly MachineId[]> {
   const known = await crossingMachines(database);
   const isTouched = known.some((id) => touched.has(id));
-  if (!hasStrays && (!isTouched || !change.records.some(({ section }) => isDated(section)))) {
+  if (!hasStrays && (!isTouched || !change.records.some(({ section }) => isOwnDated(section)))) {
     return isTouched ? known : [];
   }
   const found = new Set<MachineId>();
-  for (const section of DATED_SECTIONS) {
+  for (const section of OWN_DATED_SECTIONS) {
     const crossing = hasStrays
       ? await allCrossing(database, section)
       : (await crossingIn(section, known, (id, from) => heldBy(database, id, from))).map(
@@ -182,9 +182,9 @@ async function crossedWith(
 
 async function allCrossing(
   database: BookDatabase,
-  section: DatedSection,
-): Promise<RecordOf[DatedSection][]> {
-  const held = unpacked<DatedSection>(await pagesOfAll(database, section));
+  section: OwnDatedSection,
+): Promise<RecordOf[OwnDatedSection][]> {
+  const held = unpacked<OwnDatedSection>(await pagesOfAll(database, section));
   return crossingRecords(held.map(([, record]) => record));
 }
 

@@ -3,6 +3,9 @@ import { amount, counted, dialFigureWithUnit, fullDate, sentence } from "./forma
 import { intervalWords, limitName, meterOf, unitOf } from "./limitWords.js";
 import type { Place } from "./place.js";
 
+/** From so many measurements on a trend is more than a guess. */
+const ENOUGH_POINTS = 3;
+
 function taskName(id: TaskId, { machine }: Place): string {
   return machine.tasks.find((candidate) => candidate.task.id === id)?.task.name ?? "the other task";
 }
@@ -17,7 +20,8 @@ function atWords(fact: CompletionFact, limit: LimitReckoning, { machine }: Place
   switch (limit.kind) {
     case "calendar":
       return "";
-    case "meter": {
+    case "meter":
+    case "measured": {
       if (fact.dial === null) return "";
       const figureThen = dialFigureWithUnit(fact.dial, unitOf(machine, limit.meter));
       const about = fact.worked ? "about " : "";
@@ -32,7 +36,8 @@ function dueWords(limit: LimitReckoning, place: Place): string {
   switch (limit.kind) {
     case "calendar":
       return limit.dueOn === null ? "" : `due on ${fullDate(limit.dueOn)}`;
-    case "meter": {
+    case "meter":
+    case "measured": {
       if (limit.dialAt === null) return "";
       const meter = meterOf(place.machine, limit.meter);
       const replaced = meter !== undefined && meter.life !== null && meter.dial !== meter.life;
@@ -80,6 +85,16 @@ export function basisWords(limit: LimitReckoning, place: Place): string[] {
       return testedWords(basis, limit, place);
     case "wanted":
       return [wantedWords(basis)];
+    case "measured":
+      return measuredWords(basis, limit, place);
+    case "not-measured":
+      return [
+        `By what rounds measure of ${basis.check}: not measured since it was last done, so no date can be given.`,
+      ];
+    case "no-trend":
+      return [
+        `By what rounds measure of ${basis.check}: measured too seldom, or not coming nearer to its limit, so no date can be given.`,
+      ];
     case "follows-waiting":
       return [`Comes after ${taskName(basis.task, place)}, which has not been done yet.`];
     case "follows-armed":
@@ -113,6 +128,21 @@ function gridWords(
   return [done, ...from, rule];
 }
 
+/** What was measured and where its trend meets the limit. */
+function measuredWords(
+  basis: Extract<LimitReckoning["basis"], { code: "measured" }>,
+  limit: LimitReckoning,
+  place: Place,
+): string[] {
+  const what = basis.point === null ? basis.check : `${basis.check}, ${basis.point}`;
+  const rough =
+    limit.status !== "unknown" && basis.points < ENOUGH_POINTS ? ", which is rough" : "";
+  return [
+    `${sentence(what)}, measured ${counted(basis.points, "time")}${rough}.`,
+    rule(limit, place),
+  ];
+}
+
 function testedWords(
   basis: Extract<LimitReckoning["basis"], { code: "tested-sound" }>,
   limit: LimitReckoning,
@@ -139,6 +169,7 @@ function wantedWords({
 function startWords(limit: LimitReckoning): string {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return "0";
     case "calendar":
       return limit.from === null ? "its start" : `the day in service, ${fullDate(limit.from)}`;
@@ -149,6 +180,7 @@ function gridPointWords(limit: LimitReckoning, { machine }: Place): string {
   if (limit.from === null) return "the start";
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return amount(limit.from, unitOf(machine, limit.meter));
     case "calendar":
       return fullDate(limit.from);

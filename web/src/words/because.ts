@@ -110,12 +110,9 @@ function doubtWords({ limits, doubtful }: TaskReckoning, { machine, today }: Pla
   const names = unknown.map((limit) => `the ${limitName(limit, machine)}`);
   const notKnown =
     names.length === 0 ? [] : [`Doubtful: ${names.join(" and ")} cannot be reckoned.`];
-  const meters = new Set(
-    limitsOfKind(
-      limits.map(({ limit }) => limit),
-      "meter",
-    ).map(({ meter }) => meter),
-  );
+  const all = limits.map(({ limit }) => limit);
+  const onMeter = [...limitsOfKind(all, "meter"), ...limitsOfKind(all, "measured")];
+  const meters = new Set(onMeter.map(({ meter }) => meter));
   const onMeters = [...meters].flatMap((id) => {
     const meter = meterOf(machine, id);
     if (meter === undefined) return [];

@@ -1,25 +1,24 @@
-import {
-  daysBetween,
-  type BoardMeter,
-  type LimitReckoning,
-  type MeterLimitReckoning,
-} from "@yonderfell/core";
+import { daysBetween, type BoardMeter, type LimitReckoning } from "@yonderfell/core";
 import { amount, counted, dateRange, perDay, shortDate, spanOfDays } from "./format.js";
 import { limitAmount, meterName, meterOf, unitOf } from "./limitWords.js";
 import type { Place } from "./place.js";
 import { idleWords } from "./standingWords.js";
 
+/** A limit that counts in the life of a meter. */
+type LifeLimit = Exclude<LimitReckoning, { readonly kind: "calendar" }>;
+
 /** How fast the meter runs and what that makes of the limit, in sentences. */
 export function forecastWords(limit: LimitReckoning, place: Place): string[] {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return meterForecastWords(limit, place);
     case "calendar":
       return [];
   }
 }
 
-function meterForecastWords(limit: MeterLimitReckoning, place: Place): string[] {
+function meterForecastWords(limit: LifeLimit, place: Place): string[] {
   if (limit.dueAt === null) return [];
   const meter = meterOf(place.machine, limit.meter);
   if (meter === undefined) return [];
@@ -38,14 +37,14 @@ function meterForecastWords(limit: MeterLimitReckoning, place: Place): string[] 
   ];
 }
 
-function reachedWords(limit: MeterLimitReckoning, { machine, today }: Place): string {
+function reachedWords(limit: LifeLimit, { machine, today }: Place): string {
   const unit = unitOf(machine, limit.meter);
   const over = amount(-(limit.remaining ?? 0), unit);
   const on = limit.forecast === null ? "" : ` about ${shortDate(limit.forecast.likely, today)}`;
   return `Reached${on}; ${over} over now.`;
 }
 
-function noForecastWords(limit: MeterLimitReckoning, meter: BoardMeter): string {
+function noForecastWords(limit: LifeLimit, meter: BoardMeter): string {
   const left = amount(limit.remaining ?? 0, meter.meter.unit);
   const { perDay: rate } = meter.rate;
   if (rate === null) return `${left} left; how fast it runs is not known yet, so there is no date.`;

@@ -134,17 +134,24 @@ export function valueWords(value: unknown, names: Names): string {
     .join(", ");
 }
 
+/** Of which machine two records are that cannot both stand; nothing for those of none. */
+function onWhich({ ours }: Extract<Conflict, { members: unknown }>, names: Names): string {
+  if (!("machine" in ours)) return "";
+  const machine = String(ours.machine);
+  return ` on ${names.get(machine) ?? machine}`;
+}
+
 /** What stands in conflict, and what choosing does. */
 export function conflictWords(conflict: Conflict, names: Names): string {
   switch (conflict.code) {
     case "changed-apart":
       return `${recordWords(conflict.section, conflict.ours, names)} differs in the two.`;
     case "both-corrected":
-      return `${sentence(sectionNoun(conflict.section))} on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was corrected in both. The one you choose stands; the other stays in the history.`;
+      return `${sentence(sectionNoun(conflict.section))}${onWhich(conflict, names)} was corrected in both. The one you choose stands; the other stays in the history.`;
     case "settled-apart":
-      return `Two corrections on ${names.get(conflict.ours.machine) ?? conflict.ours.machine} were settled differently in the two. The one you choose stands; the other stays in the history.`;
+      return `Two corrections${onWhich(conflict, names)} were settled differently in the two. The one you choose stands; the other stays in the history.`;
     case "both-changed-meter":
-      return `A meter of ${names.get(conflict.ours.machine) ?? conflict.ours.machine} was changed on ${fullDate(dayOf(conflict.ours.date))} in both. The one you choose stands; the other stays in the history.`;
+      return `A meter${onWhich(conflict, names)} was changed on ${fullDate(dayOf(conflict.ours.date))} in both. The one you choose stands; the other stays in the history.`;
     case "deleted-apart": {
       const record = conflict.ours ?? conflict.theirs;
       const what = record === null ? "" : recordWords(conflict.section, record, names);

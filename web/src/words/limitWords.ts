@@ -35,6 +35,7 @@ export function ruleWords(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUn
   return `${plainRule(limit, unitOfMeter)}${product}`;
 }
 
+const MOST_DECIMALS = 2;
 type MeterUnit = "km" | "mi" | "h";
 
 function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
@@ -50,6 +51,8 @@ function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): st
       const every = limit.every === null ? "" : `every ${amount(limit.every, unit)}`;
       return [at, every].filter((part) => part !== "").join(", then ");
     }
+    case "measured":
+      return `as measured on rounds, at ${figure(limit.limit, MOST_DECIMALS)}`;
   }
 }
 
@@ -69,6 +72,8 @@ export function limitName(limit: LimitReckoning, machine: BoardMachine): string 
       const { months, days } = limit.limit.interval;
       return months === undefined ? `${days}-day limit` : `${months}-month limit`;
     }
+    case "measured":
+      return "measured limit";
   }
 }
 
@@ -80,6 +85,7 @@ export function limitAmount(
 ): string {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return amount(value, unitOfMeter(limit.meter));
     case "calendar":
       return counted(value, "day");
@@ -92,7 +98,8 @@ export function leftWords(limit: LimitReckoning, machine: BoardMachine): string 
   switch (limit.kind) {
     case "calendar":
       return `${limitName(limit, machine)}${hard}`;
-    case "meter": {
+    case "meter":
+    case "measured": {
       if (limit.remaining === null) return "";
       const { value, unit } = distanceShown(limit.remaining, unitOf(machine, limit.meter));
       const [left, over] = [`${amount(value, unit)} left`, `${amount(-value, unit)} over`];
@@ -105,6 +112,7 @@ export function leftWords(limit: LimitReckoning, machine: BoardMachine): string 
 export function figureLeft(limit: LimitReckoning, machine: BoardMachine): string {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return leftWords(limit, machine);
     case "calendar":
       return daysLeftWords(limit.remaining);

@@ -32,6 +32,7 @@ function limitWords(limit: Limit, machine: Machine): string {
 function fromWords(limit: Limit): string {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return "";
     case "calendar":
       return limit.from === null ? "" : `, counted from ${fullDate(limit.from)}`;

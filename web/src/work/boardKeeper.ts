@@ -1,7 +1,7 @@
 import {
   machinesInOrder,
   reckonMachineBook,
-  RULE_SECTIONS,
+  RECKONED_SECTIONS,
   type BoardMachine,
   type DayNumber,
 } from "@yonderfell/core";
@@ -11,10 +11,10 @@ import { Keeper, type KeptUpdate, type Reads, type Since } from "./kept/keeper.j
 /** What has become of the board; where it is whole, most pressing first. */
 export type BoardUpdate = KeptUpdate<BoardMachine>;
 
-/** What the board is made of: what reckoning reads, and the products that are in the machines. */
+/** What the board is made of. */
 const READS: Reads = {
   settings: ["dueWithinDays", "leadDays", "staleAfterDays"],
-  sections: [...RULE_SECTIONS, "fluids", "products"],
+  sections: RECKONED_SECTIONS,
 };
 
 /** So many machines of a stored board are shown before the rest is read. */

@@ -51,7 +51,7 @@ test("a file is looked at: what it holds, from when to when, and what deserves a
 
 test("an empty book has no dates", async () => {
   const { files } = exchange();
-  const looked = await files.look(fileOf({ format: "yonderfell-book", version: 1 }), TODAY);
+  const looked = await files.look(fileOf({ format: "yonderfell-book", version: 2 }), TODAY);
   expect(looked).toMatchObject({ ok: true, value: { dates: null, faults: [], doubtful: [] } });
 });
 
@@ -140,7 +140,7 @@ test("a book without pictures goes out as plain text, under the name it goes by 
   expect(isZip).toBe(false);
   expect(file.type).toBe("application/json");
   const book = JSON.parse(await file.text()) as Book;
-  expect(book).toMatchObject({ format: "yonderfell-book", version: 1, name: "The shed" });
+  expect(book).toMatchObject({ format: "yonderfell-book", version: 2, name: "The shed" });
   expect(Object.keys(book).slice(0, 5)).toEqual(["format", "version", "about", "digests", "name"]);
 });
 
@@ -200,7 +200,7 @@ describe("a hand-over", () => {
   test("a file of another fleet is told as such", async () => {
     const { files } = await copies("Moor bus");
     const stranger = { id: "x", tag: "1", name: "Barge", kind: "boat" };
-    const other = { format: "yonderfell-book", version: 1, machines: [stranger] };
+    const other = { format: "yonderfell-book", version: 2, machines: [stranger] };
     await files.look(new Blob([JSON.stringify(other)]), TODAY);
     expect((await files.compare("own")).isRelated).toBe(false);
   });
@@ -208,7 +208,7 @@ describe("a hand-over", () => {
   test("into an empty book adds all of the file", async () => {
     const { files, stored } = exchange();
     const empty = new MemoryStorage();
-    await empty.fill({ format: "yonderfell-book", version: 1 });
+    await empty.fill({ format: "yonderfell-book", version: 2 });
     stored.set("own", empty);
     await files.look(fileOf(BOOK), TODAY);
     expect((await files.compare("own")).isRelated).toBe(true);

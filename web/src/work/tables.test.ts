@@ -111,7 +111,7 @@ test("machines come with their places, people and figures, and are told as what 
 
 test("what follows work of earlier days is asked about once, and taken as done where it was", async () => {
   const book = {
-    ...{ format: "yonderfell-book", version: 1 },
+    ...{ format: "yonderfell-book", version: 2 },
     machines: [
       {
         ...{ id: "m", tag: "41", name: "Lorry", kind: "lorry" },

@@ -4,7 +4,7 @@ import {
   machineBooksOf,
   visitsOfMachine,
   planningOf,
-  RULE_SECTIONS,
+  RECKONED_SECTIONS,
   settingsOf,
   usualRate,
   workHoursOf,
@@ -64,7 +64,7 @@ type Kept = (typeof KEPT)[number];
 
 const READS: Reads = {
   settings: ["dueWithinDays", "leadDays", "staleAfterDays", "planning"],
-  sections: [...RULE_SECTIONS, ...KEPT],
+  sections: [...RECKONED_SECTIONS, ...KEPT],
 };
 
 /** Keeps the visits of a book current: plans all machines once, then those again that a change since has touched. */
@@ -114,9 +114,10 @@ export class VisitKeeper extends Keeper<VisitsUpdate> {
   private async readAll(): Promise<readonly MachineBook[]> {
     const read: Partial<Record<Section, readonly unknown[]>> = {};
     // Whole, which is far faster than machine by machine; one after the other, so that a save waits for one of them at most.
-    for (const section of RULE_SECTIONS) read[section] = await this.storage.list(section);
-    const [fluids, products] = [this.list("fluids"), this.list("products")];
-    return machineBooksOf({ ...read, fluids, products } as unknown as Book);
+    for (const section of RECKONED_SECTIONS) {
+      read[section] = this.kept.get(section as Kept) ?? (await this.storage.list(section));
+    }
+    return machineBooksOf(read as unknown as Book);
   }
 
   private plan(

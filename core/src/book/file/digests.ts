@@ -1,6 +1,6 @@
 import { hashOf } from "./hashOf.js";
 import type { Book } from "./book.js";
-import { SECTIONS, type Section } from "../records/sections.js";
+import { SECTIONS, sectionsOfVersion, type Section } from "../records/sections.js";
 import { SECTION_WORDS } from "../records/sectionWords.js";
 
 /** What a digest is of: a section, all of the file that is no section, or the pictures that are in the file beside the book. */
@@ -71,9 +71,9 @@ function contentOf(records: readonly { readonly id: string }[]): readonly object
 }
 
 /** The rest of a book: its settings, its name, what was deleted, and what this program does not know. */
-function restOf(book: Book): Keyed {
+function restOf(book: Book, sections: readonly string[]): Keyed {
   const isRest = ([key]: [string, unknown]): boolean =>
-    !OF_THE_FILE.has(key) && !(SECTIONS as readonly string[]).includes(key);
+    !OF_THE_FILE.has(key) && !sections.includes(key);
   return Object.fromEntries(Object.entries(book).filter(isRest));
 }
 
@@ -83,8 +83,10 @@ function restOf(book: Book): Keyed {
  * id, keys sorted by code unit, no white space, UTF-8, the records' `revision` left out.
  */
 export function digestsOf(book: Book, pictures: readonly string[]): Digests {
-  const digests: Partial<Record<Digested, string>> = { book: digest(restOf(book)) };
-  for (const section of SECTIONS) {
+  // A file of an older version counts what became a section since among the rest.
+  const sections = sectionsOfVersion(book.version);
+  const digests: Partial<Record<Digested, string>> = { book: digest(restOf(book, sections)) };
+  for (const section of sections) {
     const records = book[section] ?? [];
     if (records.length > 0) digests[section] = digest(contentOf(records));
   }

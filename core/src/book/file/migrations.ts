@@ -7,8 +7,11 @@ export interface Migration {
   readonly migrate: (book: Readonly<Record<string, unknown>>) => Record<string, unknown>;
 }
 
-/** All migrations, from version 1 on. Version 1 is the first, so there are none yet. */
-export const MIGRATIONS: readonly Migration[] = [];
+/** All migrations, from version 1 on. */
+export const MIGRATIONS: readonly Migration[] = [
+  // Version 2 has sections and fields that 1 had not, and changes none that it had.
+  { from: 1, name: "jobs, rounds, stores and costs", migrate: (book) => ({ ...book }) },
+];
 
 /**
  * A ladder of migrations that has been checked: numbered from 1 with no gaps and one name each.

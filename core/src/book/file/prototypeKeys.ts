@@ -15,8 +15,10 @@ export function prototypeKeyIssues(book: Book): BookIssue[] {
   const regimes = (book.tasks ?? []).flatMap((task, index) =>
     issuesUnder(task.regimes, limitsSchema, ["tasks", index, "regimes", KEY]),
   );
-  const figures = (book.entries ?? []).flatMap((entry, index) =>
-    issuesUnder(entry.meters, numberField, ["entries", index, "meters", KEY]),
+  const figures = (["entries", "rounds"] as const).flatMap((section) =>
+    (book[section] ?? []).flatMap((record, index) =>
+      issuesUnder(record.meters, numberField, [section, index, "meters", KEY]),
+    ),
   );
   return [...regimes, ...figures];
 }

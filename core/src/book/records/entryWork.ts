@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { quantitySchema } from "../../quantity/quantity.js";
-import { dimensionOf } from "../../quantity/unit.js";
+import { fluidAmountField, quantityOf } from "./amounts.js";
 import {
   flagField,
   nameField,
@@ -9,16 +9,19 @@ import {
   positiveField,
   textField,
 } from "./fields.js";
-import { fluidIdField, partIdField, productIdField } from "./ids.js";
+import {
+  findingIdField,
+  fluidIdField,
+  jobIdField,
+  partIdField,
+  productIdField,
+  roundIdField,
+} from "./ids.js";
+import { picturesField } from "./picture.js";
+import { roundVerdictField } from "./verdicts.js";
 
 /** Where something that was used came from; bought where absent. What is supplied costs nothing and leaves the shelf as it is. */
 const fromField = z.enum(["stock", "bought", "supplied"], "stock, bought, supplied").nullish();
-
-/** An amount of a fluid: litres or kilograms of it, in any unit of the two. */
-const fluidAmountField = quantitySchema.refine(
-  ({ unit }) => ["volume", "mass"].includes(dimensionOf(unit)),
-  "a volume or a mass",
-);
 
 /** What came out of a system and went into it. */
 const fluidUsedSchema = z.looseObject(
@@ -73,6 +76,27 @@ const otherCostSchema = z.looseObject(
   "a cost",
 );
 
+/** What was measured, point by point: `pad, left front`. */
+const measureSchema = z.looseObject(
+  {
+    name: nameField,
+    readings: z.array(quantitySchema, "a list of quantities").optional(),
+    verdict: roundVerdictField.nullish(),
+  },
+  "a measure",
+);
+export type Measure = z.infer<typeof measureSchema>;
+
+const torqueSchema = z.looseObject(
+  {
+    name: nameField,
+    torque: quantityOf(["torque"], "a torque").nullish(),
+    /** The id of a person the book knows, else words. */
+    by: nameField.nullish(),
+  },
+  "fasteners tightened",
+);
+
 /** What an entry says of the work beside the tasks it did: all may be absent. */
 export const entryWorkFields = {
   fluids: z.array(fluidUsedSchema, "a list of fluids").optional(),
@@ -85,4 +109,26 @@ export const entryWorkFields = {
   warranty: flagField.optional(),
   /** What it was said to cost beforehand; no cost itself. */
   quote: notNegativeField.nullish(),
+  /** The job it was written by, and the round that led to it. */
+  job: jobIdField.nullish(),
+  round: roundIdField.nullish(),
+  /** The findings it closes. */
+  closes: z.array(findingIdField, "a list of findings").optional(),
+  measures: z.array(measureSchema, "a list of measures").optional(),
+  torques: z.array(torqueSchema, "a list of torques").optional(),
+  /** Cautions that were met, and by whom. */
+  met: z
+    .array(
+      z.looseObject({ caution: nameField, by: nameField.nullish() }, "a caution that was met"),
+      "a list of cautions",
+    )
+    .optional(),
+  /** Steps that were left out, and why. */
+  left: z
+    .array(
+      z.looseObject({ step: nameField, reason: textField.nullish() }, "a step that was left out"),
+      "a list of steps",
+    )
+    .optional(),
+  pictures: picturesField,
 };

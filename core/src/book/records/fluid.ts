@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { BRAKE_TYPES, COOLANT_FAMILIES, FLUID_KINDS } from "../../fluid/kinds.js";
 import { quantitySchema } from "../../quantity/quantity.js";
-import { nameField, numberField, textField } from "./fields.js";
+import { quantityOf } from "./amounts.js";
+import { flagField, nameField, notNegativeField, numberField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, productIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
 
@@ -37,6 +38,24 @@ const gradeSchema = z.looseObject(
   "a grade",
 );
 
+/** How its level is checked, and in which state of the machine. */
+const levelSchema = z.looseObject(
+  {
+    by: z.enum(
+      ["stick", "glass", "overflow", "lines", "shelf"],
+      "stick, glass, overflow, lines, shelf",
+    ),
+    engine: z.enum(["off", "idling"], "off or idling").nullish(),
+    warm: flagField.nullish(),
+    /** How long to wait before. */
+    minutes: notNegativeField.nullish(),
+    /** The temperatures in °C between which it holds. */
+    from: numberField.nullish(),
+    to: numberField.nullish(),
+  },
+  "how its level is checked",
+);
+
 /** A fluid system of a machine: what belongs in it, how much, and what is in it now. */
 export const fluidSchema = z.looseObject(
   {
@@ -56,8 +75,13 @@ export const fluidSchema = z.looseObject(
     working: z
       .array(z.looseObject({ capacity: nameField, reason: textField }), "a list of choices")
       .optional(),
-    /** The product that is in it now. */
+    /** The product that was in it before the work that the book knows: the entries go before it (records §1). */
     product: productIdField.nullish(),
+    level: levelSchema.nullish(),
+    /** What the whole unit holds, where a drain leaves some of it. */
+    vessel: quantityOf(["volume"], "a volume").nullish(),
+    /** The pressure its cap opens at. */
+    cap: quantityOf(["pressure"], "a pressure").nullish(),
     note: textField.nullish(),
     revision: revisionField,
   },

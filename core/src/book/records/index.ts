@@ -28,13 +28,18 @@ export type {
 } from "./ids.js";
 export { DEFAULT_DAYS_CLEAR, type Journey, type JourneyLoad } from "./journey.js";
 export type { Known } from "./known.js";
-export type { CalendarLimitRecord, LimitRecord, MeterLimitRecord } from "./limitRecord.js";
+export type {
+  CalendarLimitRecord,
+  LimitRecord,
+  MeasuredLimitRecord,
+  MeterLimitRecord,
+} from "./limitRecord.js";
 export type { Machine, Meter } from "./machine.js";
 export type { MeterChange } from "./meterChange.js";
 export { ownValue } from "./ownValue.js";
 export type { Fitment, Part, Price } from "./part.js";
 export type { Picture } from "./picture.js";
-export type { Product } from "./product.js";
+export { type Product, unitOfProduct } from "./product.js";
 export type { Reading } from "./reading.js";
 export type { RecordOf, Section } from "./recordSchemas.js";
 export type { Reminder } from "./reminder.js";
@@ -45,9 +50,14 @@ export {
   BOOK_FORMAT,
   BOOK_VERSION,
   DATED_SECTIONS,
+  LOG_SECTIONS,
+  type LogSection,
+  OWN_DATED_SECTIONS,
+  type OwnDatedSection,
   type DatedSection,
   DECLARED,
   isDated,
+  isOwnDated,
   isOwned,
   isShared,
   OWNED_SECTIONS,
@@ -56,6 +66,7 @@ export {
   RULE_SECTIONS,
   type RuleSection,
   SECTIONS,
+  sectionsOfVersion,
   SHARED_SECTIONS,
   type SharedSection,
 } from "./sections.js";

@@ -1,4 +1,4 @@
-import type { MeterId } from "./ids.js";
+import type { ChecklistId, MeterId } from "./ids.js";
 
 /** What a limit of any kind may say in the book. */
 interface AnyLimitRecord {
@@ -22,5 +22,17 @@ export interface CalendarLimitRecord extends AnyLimitRecord {
   readonly from?: string | null | undefined;
 }
 
+/** As the book has a limit by what is measured in rounds: wear that meets a figure (due rules §16). */
+export interface MeasuredLimitRecord extends AnyLimitRecord {
+  readonly checklist: ChecklistId;
+  /** The id of a check of it, which has a unit. */
+  readonly check: string;
+  readonly point?: string | null | undefined;
+  /** The meter whose life the wear is set against. */
+  readonly meter: MeterId;
+  /** In the unit of the check. */
+  readonly limit: number;
+}
+
 /** A limit of a task as the book has it: its kind is told by its fields alone. Whoever reckons or words it takes `limitOf` of it. */
-export type LimitRecord = MeterLimitRecord | CalendarLimitRecord;
+export type LimitRecord = MeterLimitRecord | CalendarLimitRecord | MeasuredLimitRecord;

@@ -32,6 +32,8 @@ export const partSchema = z.looseObject(
     /** How many come in a pack; 1 where absent. */
     pack: positiveWholeField.nullish(),
     prices: z.array(priceSchema, "a list of prices").optional(),
+    /** Fewer than so many on the shelf are too few. */
+    least: notNegativeField.nullish(),
     note: textField.nullish(),
     revision: revisionField,
   },

@@ -17,7 +17,7 @@ const PLUG = { id: "plug", machine: "van", purpose: "drain", name: "Sump plug" }
 const PART = { id: "p1", name: "Oil filter", number: "F 102" };
 
 function firstIssue(sections: object): string {
-  const book = { format: "yonderfell-book", version: 1, machines: [VAN], ...sections };
+  const book = { format: "yonderfell-book", version: 2, machines: [VAN], ...sections };
   const result = readBookData(JSON.parse(JSON.stringify(book)));
   const [issue] = result.ok ? [] : result.issues;
   return issue === undefined ? "accepted" : `${formatPath(issue.path)}: ${issue.expected}`;

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { BRAKE_TYPES, COOLANT_FAMILIES, FLUID_KINDS, OIL_BASES } from "../../fluid/kinds.js";
 import { quantitySchema } from "../../quantity/quantity.js";
+import { fluidAmountField } from "./amounts.js";
 import { nameField, textField } from "./fields.js";
 import { productIdField } from "./ids.js";
 import { priceSchema } from "./part.js";
@@ -27,9 +28,18 @@ export const productSchema = z.looseObject(
         "a list of packs",
       )
       .optional(),
+    /** What it is kept and counted in: litres, where absent. */
+    unit: z.enum(["L", "kg"], "L or kg").nullish(),
+    /** Less than so much on the shelf is too little. */
+    least: fluidAmountField.nullish(),
     note: textField.nullish(),
     revision: revisionField,
   },
   "a product",
 );
 export type Product = z.infer<typeof productSchema>;
+
+/** What a product is kept and counted in (records §2). */
+export function unitOfProduct({ unit }: Pick<Product, "unit">): "L" | "kg" {
+  return unit ?? "L";
+}

@@ -16,6 +16,8 @@ export const readingSchema = z.looseObject(
     estimated: flagField.optional(),
     /** A person has said that an unlikely rise is right as it is. */
     confirmed: flagField.optional(),
+    /** Where the figure came from; the dial where absent. */
+    source: z.enum(["dial", "feed", "plug"], "dial, feed or plug").nullish(),
     note: noteField,
   },
   "a reading",

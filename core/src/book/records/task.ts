@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { quantitySchema } from "../../quantity/quantity.js";
 import { nameField, positiveField, positiveWholeField, textField } from "./fields.js";
-import { fluidIdField, machineIdField, meterIdField, taskIdField } from "./ids.js";
+import { fluidIdField, machineIdField, meterIdField, methodIdField, taskIdField } from "./ids.js";
 import { limitSchema } from "./limit.js";
 import type { LimitRecord } from "./limitRecord.js";
 import { revisionField } from "./revisionField.js";
+import { methodStepSchema } from "./step.js";
 
 /** The limits of one regime. */
 export const limitsSchema = z.array(limitSchema, "a list of limits");
@@ -105,6 +106,11 @@ export const taskSchema = z
       /** The fluids it uses; the first decides which limits hold (due rules §13). */
       uses: z.array(taskUseSchema, "a list of fluids").optional(),
       outside: outsideSchema.nullish(),
+      /** Words that who does it, and where, must have among their skills. */
+      needs: z.array(nameField, "a list of needs").optional(),
+      /** How it is done, or this machine's own way. */
+      method: methodIdField.nullish(),
+      steps: z.array(methodStepSchema, "a list of steps").optional(),
       origin: originSchema.nullish(),
       revision: revisionField,
     },
@@ -139,6 +145,9 @@ type TaskField =
   | "minutes"
   | "uses"
   | "outside"
+  | "needs"
+  | "method"
+  | "steps"
   | "origin"
   | "revision";
 

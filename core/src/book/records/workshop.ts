@@ -15,6 +15,8 @@ export const personSchema = z.looseObject(
     hoursAWeek: notNegativeField.nullish(),
     /** No longer there; kept because records name them. */
     hasLeft: flagField.optional(),
+    /** Words that must agree with what a task needs. */
+    skills: z.array(nameField, "a list of skills").optional(),
     note: textField.nullish(),
     revision: revisionField,
   },
@@ -36,6 +38,8 @@ export const baySchema = z.looseObject(
     name: nameField,
     place: placeIdField.nullish(),
     hoursAWeek: notNegativeField.nullish(),
+    /** Words that must agree with what a task needs. */
+    takes: z.array(nameField, "a list of what it takes").optional(),
     note: textField.nullish(),
     revision: revisionField,
   },

@@ -2,6 +2,7 @@ import type { Book } from "../file/book.js";
 import { currentRecords } from "../slice/currentRecords.js";
 import type { BookIssue, IssuePath } from "../file/issue.js";
 import type { Machine } from "../records/machine.js";
+import { measureIssues } from "./measureIssues.js";
 import { ownerOf } from "./ownerOf.js";
 import { capacityIssues, stopIssues } from "./recordIssues.js";
 import type { RecordOf } from "../records/recordSchemas.js";
@@ -72,7 +73,9 @@ class Names {
  */
 export function referenceIssues(book: Book): BookIssue[] {
   const issues = ownReferenceIssues(book);
-  return issues.length > 0 ? issues : sharedIssues(book);
+  if (issues.length > 0) return issues;
+  const shared = sharedIssues(book);
+  return shared.length > 0 ? shared : measureIssues(book);
 }
 
 /** The same for a part of a book that lacks what belongs to no one machine. */

@@ -6,6 +6,8 @@ import { ownReferences, pictureHashes, sharedReferences } from "./referencesIn.j
 import { ownerOf } from "./ownerOf.js";
 import {
   DATED_SECTIONS,
+  LOG_SECTIONS,
+  OWN_DATED_SECTIONS,
   PLATE_SECTIONS,
   RULE_SECTIONS,
   SHARED_SECTIONS,
@@ -14,10 +16,25 @@ import {
 test("what is said of sections together follows from what is declared of each", () => {
   expect(RULE_SECTIONS).toEqual(["machines", "readings", "meterChanges", "tasks", "entries"]);
   expect(PLATE_SECTIONS).toEqual(["fluids", "servicePoints", "specifications", "fitments"]);
-  expect(SHARED_SECTIONS).toEqual(["parts", "products", "people", "bays", "places"]);
-  expect(DATED_SECTIONS).toEqual(["readings", "meterChanges", "entries"]);
-  expect(PICTURED_SECTIONS).toEqual(["machines", "servicePoints"]);
-  expect(REFERRED_SECTIONS).toEqual(["tasks", "fluids", "parts", "products", "people", "places"]);
+  expect(SHARED_SECTIONS).toEqual([
+    ...["parts", "products", "people", "bays", "places", "checklists", "methods", "closures"],
+    ...["stockMoves", "containers", "wasteMoves", "orders"],
+  ]);
+  expect(DATED_SECTIONS).toEqual([
+    ...["readings", "meterChanges", "entries", "bookings", "rounds", "samples"],
+    ...["stockMoves", "wasteMoves"],
+  ]);
+  expect(OWN_DATED_SECTIONS).toEqual([
+    ...["readings", "meterChanges", "entries", "bookings", "rounds", "samples"],
+  ]);
+  expect(LOG_SECTIONS).toEqual(["readings", "meterChanges", "entries"]);
+  expect(PICTURED_SECTIONS).toEqual([
+    ...["machines", "entries", "servicePoints", "rounds", "findings", "jobEvents"],
+  ]);
+  expect(REFERRED_SECTIONS).toEqual([
+    ...["tasks", "entries", "fluids", "rounds", "findings", "jobs", "parts", "products"],
+    ...["people", "bays", "places", "checklists", "methods", "containers"],
+  ]);
 });
 
 test("ids are found in fields, in lists, in lists of lists and as keys, each with its place", () => {

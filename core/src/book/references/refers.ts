@@ -9,7 +9,7 @@ export type ReferredTo = Section | "meters" | "pictures";
 /** The ids in a record, which the compiler knows; those that are keys of an object (`#`) are said by hand. */
 type References<T> = { readonly [At in keyof IdPaths<T>]: IdPaths<T>[At] | null } & {
   readonly [At in `${string}.#`]: ReferredTo;
-} & Pictures<T>;
+} & { readonly [At in `${string}.pictures.*.hash`]: "pictures" } & Pictures<T>;
 
 /** The pictures of a record, by their hash. */
 type Pictures<T> = "pictures" extends keyof Known<T>
@@ -34,10 +34,12 @@ export const REFERS = {
   meterChanges: { meter: "meters" },
   tasks: {
     "regimes.*.*.meter": "meters",
+    "regimes.*.*.checklist": "checklists",
     "nth.of": "tasks",
     "follows.task": "tasks",
     "follows.meter": "meters",
     "uses.*.fluid": "fluids",
+    method: "methods",
     "origin.machine": null,
   },
   entries: {
@@ -50,6 +52,10 @@ export const REFERS = {
     "fluids.*.fluid": "fluids",
     "fluids.*.product": "products",
     "parts.*.part": "parts",
+    job: "jobs",
+    round: "rounds",
+    "closes.*": "findings",
+    "pictures.*.hash": "pictures",
   },
   fluids: { product: "products" },
   servicePoints: { fluid: "fluids", "pictures.*.hash": "pictures" },
@@ -57,11 +63,47 @@ export const REFERS = {
   fitments: { part: "parts", "tasks.*": "tasks" },
   visits: { "tasks.*": "tasks", "turns.*.task": "tasks", "without.*": "tasks" },
   journeys: { meter: "meters" },
+  bookings: { "tasks.*": "tasks", "findings.*": "findings" },
+  rounds: {
+    checklist: "checklists",
+    "meters.#": "meters",
+    "estimatedMeters.*": "meters",
+    "results.*.pictures.*.hash": "pictures",
+  },
+  findings: {
+    "life.#": "meters",
+    round: "rounds",
+    job: "jobs",
+    "parts.*.part": "parts",
+    "dueAt.meter": "meters",
+    "pictures.*.hash": "pictures",
+  },
+  samples: { fluid: "fluids", meter: "meters", product: "products" },
+  jobs: {
+    "tasks.*": "tasks",
+    "steps.*.system": "fluids",
+    "steps.*.tasks.*": "tasks",
+    "steps.*.part": "parts",
+    "finished.entry": "entries",
+  },
+  jobEvents: { job: "jobs", "pictures.*.hash": "pictures" },
   parts: {},
   products: {},
   people: {},
   bays: { place: "places" },
   places: {},
+  checklists: {},
+  methods: {},
+  closures: { person: "people", bay: "bays" },
+  stockMoves: { part: "parts", product: "products" },
+  containers: {},
+  wasteMoves: { container: "containers" },
+  orders: {
+    "lines.*.part": "parts",
+    "lines.*.product": "products",
+    "received.*.lines.*.part": "parts",
+    "received.*.lines.*.product": "products",
+  },
 } as const satisfies { readonly [S in Section]: References<RecordOf[S]> };
 
 /** The sections whose records others refer to. */

@@ -15,11 +15,15 @@ export const datedFields = {
 /** The part of a dated record that orders and supersedes. */
 export interface DatedRecord {
   readonly id: string;
-  readonly machine: string;
   readonly date: string;
   readonly seq?: number | null | undefined;
   readonly replaces?: string | null | undefined;
   readonly void?: boolean | undefined;
+}
+
+/** The same of a record of a machine. */
+export interface DatedOfMachine extends DatedRecord {
+  readonly machine: string;
 }
 
 /** A field for the words a person adds to a record. */

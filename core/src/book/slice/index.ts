@@ -1,7 +1,14 @@
 export { crossingRecords } from "./crossing.js";
 export { byDate, currentRecords, supersededIds } from "./currentRecords.js";
-export type { DatedRecord } from "./dated.js";
-export { dependOnProducts, machineBookOf, machineBooksOf, sliceOf } from "./machineBook.js";
+export type { DatedOfMachine, DatedRecord } from "./dated.js";
+export {
+  checklistsNamed,
+  dependOnProducts,
+  machineBookOf,
+  machineBooksOf,
+  productsNamed,
+  sliceOf,
+} from "./machineBook.js";
 export {
   EMPTY_PLATE,
   type MachinePlate,
@@ -12,6 +19,7 @@ export {
 export { recordsByMachine } from "./machineRecords.js";
 export {
   BOOK_NEEDS,
+  RECKONED_SECTIONS,
   type Inside,
   type MachineBook,
   type Need,

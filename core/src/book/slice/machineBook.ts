@@ -1,19 +1,37 @@
 import type { Book } from "../file/book.js";
 import type { RecordOf } from "../records/recordSchemas.js";
 import { crossingRecords } from "./crossing.js";
-import type { DatedRecord } from "./dated.js";
-import type { MachineId } from "../records/ids.js";
+import type { DatedOfMachine } from "./dated.js";
+import type { Entry } from "../records/entry.js";
+import type { Fluid } from "../records/fluid.js";
+import type { ChecklistId, MachineId, ProductId } from "../records/ids.js";
+import type { LimitRecord } from "../records/limitRecord.js";
 import { ownerOf } from "../references/ownerOf.js";
 import { isDated, isOwned, type Section } from "../records/sections.js";
 import { BOOK_NEEDS, type Inside, type MachineBook, type Need, type Slice } from "./slice.js";
 import type { Task } from "../records/task.js";
 
+const limitsIn = (tasks: readonly Task[]): readonly LimitRecord[] =>
+  tasks.flatMap((task) => Object.values(task.regimes ?? {}).flat());
+
 /** Whether a limit of any of some tasks depends on the product that is in a fluid system. */
 export function dependOnProducts(tasks: readonly Task[]): boolean {
-  return tasks.some((task) =>
-    Object.values(task.regimes ?? {}).some((limits) =>
-      limits.some((limit) => (limit.for ?? []).length > 0),
-    ),
+  return limitsIn(tasks).some((limit) => (limit.for ?? []).length > 0);
+}
+
+/** The products that may be in the fluids of a machine: those its plate names, and those its entries put in. */
+export function productsNamed(
+  fluids: readonly Fluid[],
+  entries: readonly Entry[],
+): ReadonlySet<ProductId> {
+  const used = entries.flatMap((entry) => entry.fluids ?? []);
+  return new Set([...fluids, ...used].flatMap(({ product }) => product ?? []));
+}
+
+/** The checklists that limits of some tasks are measured by. */
+export function checklistsNamed(tasks: readonly Task[]): ReadonlySet<ChecklistId> {
+  return new Set(
+    limitsIn(tasks).flatMap((limit) => ("checklist" in limit ? (limit.checklist ?? []) : [])),
   );
 }
 
@@ -27,21 +45,21 @@ export function sliceOf<Needed extends Need>(
   if (machine === undefined) return null;
   const tasks = (book.tasks ?? []).filter((task) => task.machine === id);
   const parts = needs.map((need: Need): object => {
-    if (need === "inside") return dependOnProducts(tasks) ? inside(book, id) : {};
+    if (need === "inside") return inside(book, id, tasks, ownRecords(book, id, "entries"));
     return { [need]: ownRecords(book, id, need) };
   });
   return Object.assign({ machines: [machine] }, ...parts) as Slice<Needed>;
 }
 
-function ownRecords(
+function ownRecords<S extends Exclude<Section, "machines">>(
   book: Book,
   id: MachineId,
-  section: Exclude<Section, "machines">,
-): readonly RecordOf[Section][] {
-  const records: readonly RecordOf[Section][] = book[section] ?? [];
+  section: S,
+): readonly RecordOf[S][] {
+  const records = (book[section] ?? []) as readonly RecordOf[S][];
   if (!isOwned(section)) return records;
   const crossing = new Set<unknown>(
-    isDated(section) ? crossingRecords(records as readonly DatedRecord[]) : [],
+    isDated(section) ? crossingRecords(records as readonly DatedOfMachine[]) : [],
   );
   return records.filter((record) => ownerOf(section, record) === id || crossing.has(record));
 }
@@ -51,10 +69,22 @@ export function machineBookOf(book: Book, id: MachineId): MachineBook | null {
   return sliceOf(book, id, BOOK_NEEDS);
 }
 
-function inside(book: Book, id: MachineId): Inside {
+function inside(
+  book: Book,
+  id: MachineId,
+  tasks: readonly Task[],
+  entries: readonly Entry[],
+): Inside {
+  const lists = checklistsNamed(tasks);
+  const measured =
+    lists.size === 0
+      ? {}
+      : { checklists: (book.checklists ?? []).filter((list) => lists.has(list.id)) };
+  if (!dependOnProducts(tasks)) return measured;
   const fluids = (book.fluids ?? []).filter((fluid) => fluid.machine === id);
-  const named = new Set(fluids.map(({ product }) => product));
-  return { fluids, products: (book.products ?? []).filter((product) => named.has(product.id)) };
+  const named = productsNamed(fluids, entries);
+  const products = (book.products ?? []).filter((product) => named.has(product.id));
+  return { ...measured, fluids, products };
 }
 
 /** The parts of a book of all of its machines, in the order of the file; each as {@link machineBookOf} has it, in one pass over the book. */
@@ -63,15 +93,18 @@ export function machineBooksOf(book: Book): MachineBook[] {
   const readings = partsOf(book.readings);
   const meterChanges = partsOf(book.meterChanges);
   const entries = partsOf(book.entries);
+  const rounds = partsOf(book.rounds);
   return (book.machines ?? []).map((machine) => {
     const own = tasks.get(machine.id) ?? [];
+    const work = entries(machine.id);
     return {
       machines: [machine],
       tasks: own,
       readings: readings(machine.id),
       meterChanges: meterChanges(machine.id),
-      entries: entries(machine.id),
-      ...(dependOnProducts(own) ? inside(book, machine.id) : {}),
+      entries: work,
+      rounds: rounds(machine.id),
+      ...inside(book, machine.id, own, work),
     };
   });
 }
@@ -89,7 +122,7 @@ function byMachine<T extends { readonly machine: string }>(
 }
 
 /** The records of a section that belong in the part of a machine, in their order. */
-function partsOf<T extends DatedRecord>(records: readonly T[] = []): (id: MachineId) => T[] {
+function partsOf<T extends DatedOfMachine>(records: readonly T[] = []): (id: MachineId) => T[] {
   const crossing = crossingRecords(records);
   const own = byMachine(records);
   if (crossing.length === 0) return (id) => own.get(id) ?? [];

@@ -1,7 +1,12 @@
 import type { Book } from "../file/book.js";
 import type { RecordOf } from "../records/recordSchemas.js";
 import type { MachineId } from "../records/ids.js";
-import { PLATE_SECTIONS, type PlateSection, type SharedSection } from "../records/sections.js";
+import {
+  PLATE_SECTIONS,
+  SHARED_SECTIONS,
+  type PlateSection,
+  type SharedSection,
+} from "../records/sections.js";
 
 /** What belongs in and on one machine: its fluids, service points, specifications and fitments. */
 export type MachinePlate = { readonly [S in PlateSection]: readonly RecordOf[S][] };
@@ -30,13 +35,9 @@ export function machinePlateOf(book: Book, id: MachineId): MachinePlate {
 
 /** What of a book belongs to no one machine. */
 export function sharedBookOf(book: Book): SharedBook {
-  const { machines, parts, products, people, bays, places } = book;
-  return {
-    machines: machines ?? [],
-    parts: parts ?? [],
-    products: products ?? [],
-    people: people ?? [],
-    bays: bays ?? [],
-    places: places ?? [],
-  };
+  const all = (["machines", ...SHARED_SECTIONS] as const).map((section) => [
+    section,
+    book[section] ?? [],
+  ]);
+  return Object.fromEntries(all) as SharedBook;
 }

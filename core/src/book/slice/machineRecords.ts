@@ -7,12 +7,18 @@ import {
   type SectionView,
 } from "./currentRecords.js";
 import type { DatedRecord } from "./dated.js";
+import type { Checklist } from "../records/checklist.js";
 import type { Entry } from "../records/entry.js";
-import type { FluidId, MachineId } from "../records/ids.js";
+import type { Finding } from "../records/finding.js";
+import type { Fluid } from "../records/fluid.js";
+import type { ChecklistId, MachineId, ProductId } from "../records/ids.js";
 import type { Machine } from "../records/machine.js";
 import type { MeterChange } from "../records/meterChange.js";
+import type { Product } from "../records/product.js";
 import type { Reading } from "../records/reading.js";
+import type { Round } from "../records/round.js";
 import type { Task } from "../records/task.js";
+import type { Visit } from "../records/visit.js";
 
 /** All that the due rules need of one machine: its tasks and its records that count. */
 export interface MachineRecords {
@@ -22,23 +28,37 @@ export interface MachineRecords {
   readonly readings: readonly Reading[];
   readonly meterChanges: readonly CurrentRecord<MeterChange>[];
   readonly entries: readonly CurrentRecord<Entry>[];
-  /** The kinds of the product in each of its fluid systems (oil base, coolant family), where one is recorded. */
-  readonly inside: ReadonlyMap<FluidId, readonly string[]>;
+  readonly rounds: readonly CurrentRecord<Round>[];
+  /** Its fluid systems, as far as the book at hand has them. */
+  readonly fluids: readonly Fluid[];
+  /** What was found on it, and the visits decided on, as far as the book at hand has them. */
+  readonly findings: readonly Finding[];
+  readonly visits: readonly Visit[];
+  /** What its records may name of what belongs to no one machine. */
+  readonly shared: SharedNames;
 }
 
-type Sections = Pick<
-  Book,
-  "machines" | "tasks" | "readings" | "meterChanges" | "entries" | "fluids" | "products"
->;
+/** The products and checklists of a book, by id. */
+export interface SharedNames {
+  readonly products: ReadonlyMap<ProductId, Product>;
+  readonly checklists: ReadonlyMap<ChecklistId, Checklist>;
+}
+
+type Undated = "tasks" | "fluids" | "findings" | "visits";
+type Dated = "readings" | "meterChanges" | "entries" | "rounds";
+type Sections = Pick<Book, Undated | Dated | "machines" | "products" | "checklists">;
 
 /** The positions of a machine's records in their sections. */
 interface Positions {
   readonly machine: Machine;
   readonly tasks: Task[];
+  readonly fluids: Fluid[];
+  readonly findings: Finding[];
+  readonly visits: Visit[];
   readonly readings: number[];
   readonly meterChanges: number[];
   readonly entries: number[];
-  readonly inside: Map<FluidId, readonly string[]>;
+  readonly rounds: number[];
 }
 
 /**
@@ -50,22 +70,32 @@ export class RecordsByMachine {
   private readonly readings: SectionView<Reading>;
   private readonly meterChanges: SectionView<MeterChange>;
   private readonly entries: SectionView<Entry>;
+  private readonly rounds: SectionView<Round>;
+  private readonly shared: SharedNames;
 
   constructor(book: Sections) {
     for (const machine of book.machines ?? []) {
       this.positions.set(machine.id, {
-        ...{ machine, tasks: [], readings: [], meterChanges: [], entries: [] },
-        inside: new Map(),
+        ...{ machine, tasks: [], fluids: [], findings: [], visits: [] },
+        ...{ readings: [], meterChanges: [], entries: [], rounds: [] },
       });
     }
     for (const task of book.tasks ?? []) this.positions.get(task.machine)?.tasks.push(task);
-    this.fill(book);
+    for (const fluid of book.fluids ?? []) this.positions.get(fluid.machine)?.fluids.push(fluid);
+    for (const one of book.findings ?? []) this.positions.get(one.machine)?.findings.push(one);
+    for (const visit of book.visits ?? []) this.positions.get(visit.machine)?.visits.push(visit);
+    this.shared = {
+      products: new Map((book.products ?? []).map((product) => [product.id, product])),
+      checklists: new Map((book.checklists ?? []).map((checklist) => [checklist.id, checklist])),
+    };
     this.readings = viewSection(book.readings ?? []);
     this.meterChanges = viewSection(book.meterChanges ?? []);
     this.entries = viewSection(book.entries ?? []);
+    this.rounds = viewSection(book.rounds ?? []);
     this.place(this.readings, "readings");
     this.place(this.meterChanges, "meterChanges");
     this.place(this.entries, "entries");
+    this.place(this.rounds, "rounds");
   }
 
   /** The records of a machine, or undefined where the book has no such machine. */
@@ -79,23 +109,9 @@ export class RecordsByMachine {
     for (const own of this.positions.values()) yield this.recordsAt(own);
   }
 
-  /** What is in each fluid system, where it tells anything. */
-  private fill({ fluids = [], products = [] }: Sections): void {
-    const kinds = new Map(
-      products.map(({ id, base, coolantFamily }) => [
-        id as string,
-        [base, coolantFamily].flatMap((kind) => kind ?? []),
-      ]),
-    );
-    for (const { id, machine, product } of fluids) {
-      const own = kinds.get(product ?? "") ?? [];
-      if (own.length > 0) this.positions.get(machine)?.inside.set(id, own);
-    }
-  }
-
   private place(
-    { records }: SectionView<Reading | MeterChange | Entry>,
-    section: "readings" | "meterChanges" | "entries",
+    { records }: SectionView<Reading | MeterChange | Entry | Round>,
+    section: Dated,
   ): void {
     for (let index = 0; index < records.length; index += 1) {
       const machine = (records[index] as Reading).machine;
@@ -106,11 +122,12 @@ export class RecordsByMachine {
   private recordsAt(own: Positions): MachineRecords {
     return {
       machine: own.machine,
-      tasks: own.tasks,
-      inside: own.inside,
+      ...{ tasks: own.tasks, fluids: own.fluids, findings: own.findings, visits: own.visits },
+      shared: this.shared,
       readings: countingOf(this.readings, own.readings),
       meterChanges: currentOf(this.meterChanges, own.meterChanges),
       entries: currentOf(this.entries, own.entries),
+      rounds: currentOf(this.rounds, own.rounds),
     };
   }
 }

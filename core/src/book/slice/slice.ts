@@ -1,11 +1,15 @@
 import type { RecordOf } from "../records/recordSchemas.js";
 import type { Machine } from "../records/machine.js";
-import type { Section } from "../records/sections.js";
+import { RULE_SECTIONS, type Section } from "../records/sections.js";
 
-/** The fluids of a machine and the products in them, where intervals depend on them (due rules §13). */
+/**
+ * What the limits of a machine depend on beside its own records: its fluids and the products that may be in them
+ * (due rules §13), the checklists that say in what they are measured (§16). Only where limits do.
+ */
 export interface Inside {
   readonly fluids?: readonly RecordOf["fluids"][];
   readonly products?: readonly RecordOf["products"][];
+  readonly checklists?: readonly RecordOf["checklists"][];
 }
 
 /**
@@ -25,7 +29,20 @@ export type SharedSlice<Needed extends Section> = {
 };
 
 /** What reckoning a machine reads, and so every command that logs on it. */
-export const BOOK_NEEDS = ["tasks", "readings", "meterChanges", "entries", "inside"] as const;
+export const BOOK_NEEDS = [
+  "tasks",
+  "readings",
+  "meterChanges",
+  "entries",
+  "rounds",
+  "inside",
+] as const;
+
+/** The sections that what is due is reckoned from: a change to one of them can move it. */
+export const RECKONED_SECTIONS = [
+  ...RULE_SECTIONS,
+  ...(["rounds", "fluids", "products", "checklists"] as const),
+] as const;
 
 /**
  * The part of a book that belongs to one machine: what commands on it need, superseded records and

@@ -28,7 +28,9 @@ function schoolOf(cells: CsvCells): string {
 /** What says something of a limit, and nothing where the row has none. */
 const OF_A_LIMIT = ["meter", "grace", "hard", "from", "for"];
 /** What says how often. */
-const HOW_OFTEN = ["every", "everyHours", "at", "months", "days"];
+const HOW_OFTEN = ["every", "everyHours", "at", "months", "days", "checklist"];
+/** What says what is measured, beside the checklist. */
+const OF_MEASURING = ["check", "point", "limit"];
 
 /** Notes cells that would otherwise be passed over in silence. */
 function refuseIdle(cells: CsvCells, keys: readonly string[]): void {
@@ -45,6 +47,8 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   const at = cells.figures("at");
   const calendar = saidOnly({ months: cells.figure("months"), days: cells.figure("days") });
   const hours = cells.measure("everyHours");
+  if (cells.word("checklist") !== null) return measuredLimit(cells, machine);
+  refuseUnmeasured(cells);
   const onMeter = every !== null || at !== null || hours !== null;
   const onCalendar = Object.keys(calendar).length > 0;
   const school = schoolOf(cells);
@@ -75,6 +79,28 @@ function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
   if (hours !== null) limits.push({ ...everyHours(hours, cells, machine), ...own, ...both });
   if (onCalendar) limits.push({ ...calendar, ...from, ...own, ...both });
   return { cells, school, limits: limits };
+}
+
+/** Notes what says what is measured, but not in which checklist. */
+function refuseUnmeasured(cells: CsvCells): void {
+  for (const key of OF_MEASURING) {
+    if (cells.word(key) !== null) cells.refuse(key, "the checklist in the same row");
+  }
+}
+
+/** What a row says of a limit by what is measured in rounds (due rules §16). */
+function measuredLimit(cells: CsvCells, machine: Machine): LimitRow {
+  const said = {
+    checklist: cells.word("checklist"),
+    check: cells.needed("check", "the id of a check of the checklist"),
+    point: cells.word("point"),
+    meter: meterOfRow(cells, "meter", machine)?.id,
+    limit: cells.figure("limit") ?? cells.refuse("limit", "the figure at which it is due"),
+    grace: cells.figure("grace"),
+    hard: cells.yes("hard"),
+    for: cells.words("for"),
+  };
+  return { cells, school: schoolOf(cells), limits: [saidOnly(said)] };
 }
 
 /** A limit by the machine's hour meter, from the column of hours. */
@@ -185,6 +211,10 @@ function limitCells(record: LimitRecord): Record<string, string | number | null 
       const { interval, from } = limit;
       return { ...both, ...interval, from: from === null ? null : formatDay(from) };
     }
+    case "measured": {
+      const { checklist, check, point, meter, limit: figure } = limit;
+      return { ...both, checklist, check, point, meter, limit: figure };
+    }
   }
 }
 
@@ -238,7 +268,16 @@ function placeOf(path: IssuePath, rows: CsvRows): { cells: CsvCells; key: string
 /** Tasks in a table: a row each limit, one where there is none. */
 export const TASK_ROWS: CsvShape<"tasks"> = {
   columnOf: { regimes: "every", nth: "nthOf", follows: "followsTask" },
-  ofEachRow: new Set(["school", "meter", ...HOW_OFTEN, "from", "grace", "hard", "for"]),
+  ofEachRow: new Set([
+    "school",
+    "meter",
+    ...HOW_OFTEN,
+    ...OF_MEASURING,
+    "from",
+    "grace",
+    "hard",
+    "for",
+  ]),
   groupOf: (cells, names) => {
     const name = cells.word("name");
     const tag = cells.word("machine") ?? "";

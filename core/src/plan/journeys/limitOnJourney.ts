@@ -3,10 +3,15 @@ import type { MeterId } from "../../book/records/ids.js";
 import type { Task } from "../../book/records/task.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
-import { limitsOnMeter } from "../../limit/limit.js";
+import { limitsOnMeter, type MeasuredLimit, type MeterLimit } from "../../limit/limit.js";
 import { hasReached } from "../../meter/life.js";
 import { forecastLife } from "../../schedule/forecast.js";
-import type { CalendarLimitDue, LimitDue, MeterLimitDue } from "../../schedule/limits/due.js";
+import type {
+  CalendarLimitDue,
+  LimitDue,
+  MeasuredLimitDue,
+  MeterLimitDue,
+} from "../../schedule/limits/due.js";
 import { limitsInForce, type MachineState } from "../../schedule/taskDue.js";
 import type { JourneyDays, JourneyRun } from "./journeyRun.js";
 
@@ -35,7 +40,8 @@ interface OnJourney {
 export type LimitOnJourney =
   | (OnJourney & {
       readonly kind: "meter";
-      readonly due: MeterLimitDue;
+      /** By a meter, or by wear that is set against one. */
+      readonly due: MeterLimitDue | MeasuredLimitDue;
       readonly dueAt: number;
       readonly run: JourneyRun;
       /** How many times a run under load counts: the interval in force by that of hard use; 1 where the load is usual. */
@@ -69,6 +75,7 @@ export function limitOnJourney(
 ): LimitOnJourney | null {
   switch (due.kind) {
     case "meter":
+    case "measured":
       return due.due.state === "set"
         ? meterOnJourney(due, due.due.due, task, state, context)
         : null;
@@ -91,7 +98,7 @@ function calendarOnJourney(
 }
 
 function meterOnJourney(
-  due: MeterLimitDue,
+  due: MeterLimitDue | MeasuredLimitDue,
   dueAt: number,
   task: Task,
   state: MachineState,
@@ -100,7 +107,7 @@ function meterOnJourney(
   const { limit, reckoning } = due;
   const run = context.runs.get(limit.meter);
   if (run === undefined || run.lifeAtStart === null || run.amount === null) return null;
-  const factor = loadFactor(due, task, state, context.journey);
+  const factor = loadFactor(limit, task, state, context.journey);
   const counted = run.amount * factor;
   const at = (life: number): DayNumber => dayOnJourney(life, run, counted, context.days);
   const { begins, returns } = context.days;
@@ -138,19 +145,30 @@ function dayOnJourney(
   return addDays(begins, Math.min(needed, days + 1) - 1);
 }
 
+/** The interval of a limit that counts in life; wear has none. */
+function everyOf(limit: MeterLimit | MeasuredLimit): number | null {
+  switch (limit.kind) {
+    case "meter":
+      return limit.every;
+    case "measured":
+      return null;
+  }
+}
+
 /** How many times a heavy run counts on a limit: by the interval of hard use on the same meter, never less than once. */
 function loadFactor(
-  { limit }: MeterLimitDue,
+  limit: MeterLimit | MeasuredLimit,
   task: Task,
   { machine, tasks }: MachineState,
   journey: Journey,
 ): number {
-  if (journey.load !== "heavy" || limit.every === null) return 1;
+  const interval = everyOf(limit);
+  if (journey.load !== "heavy" || interval === null) return 1;
   const own = (task.nth ? tasks.get(task.nth.of) : undefined) ?? task;
   const hard = limitsInForce({ ...own, regime: HARD_USE }, machine);
   if (hard.regime !== HARD_USE) return 1;
   const every = limitsOnMeter(hard.limits, limit.meter).flatMap((one) => one.every ?? []);
-  return every.length === 0 ? 1 : Math.max(1, limit.every / Math.min(...every));
+  return every.length === 0 ? 1 : Math.max(1, interval / Math.min(...every));
 }
 
 /** The interval a task counts by a limit, in its unit (days for a calendar limit): of one that goes with every n-th turn of another, n of its intervals; null where it comes once. */
@@ -160,7 +178,7 @@ export function intervalOnJourney(limit: LimitOnJourney, task: Task): number | n
     case "calendar":
       return turns * intervalDays(limit.due.limit.interval);
     case "meter": {
-      const { every } = limit.due.limit;
+      const every = everyOf(limit.due.limit);
       return every === null ? null : turns * every;
     }
   }

@@ -1,6 +1,6 @@
 import type { Task } from "../../book/records/task.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import type { CalendarLimit, MeterLimit } from "../../limit/limit.js";
+import type { CalendarLimit, MeasuredLimit, MeterLimit } from "../../limit/limit.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";
 import type { Completion, CompletionFact } from "../completion.js";
 import type { Basis } from "../limitReckoning.js";
@@ -40,8 +40,18 @@ export interface CalendarLimitDue {
   readonly due: Due<DayNumber>;
 }
 
+/** A measured limit with the life at which its wear meets its figure, before any forecast. */
+export interface MeasuredLimitDue {
+  readonly kind: "measured";
+  readonly limit: MeasuredLimit;
+  readonly reckoning: MeterReckoning;
+  readonly due: Due<number>;
+  /** Whether fewer than three lives were measured. */
+  readonly rough: boolean;
+}
+
 /** A limit with where it is due, before any forecast. */
-export type LimitDue = MeterLimitDue | CalendarLimitDue;
+export type LimitDue = MeterLimitDue | CalendarLimitDue | MeasuredLimitDue;
 
 /** What a task that comes with every n-th turn of another is counted by (due rules §5). */
 export interface NthContext {

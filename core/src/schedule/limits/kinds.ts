@@ -3,7 +3,6 @@ import type { Settings } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import { intervalDays } from "../../calendar/interval.js";
 import type { Limit } from "../../limit/limit.js";
-import type { MeterReckonings } from "../completion.js";
 import type { LimitReckoning } from "../limitReckoning.js";
 import {
   calendarDue,
@@ -11,7 +10,9 @@ import {
   nthCalendarDue,
   reckonCalendarLimit,
 } from "./calendarLimit.js";
+import type { MachineState } from "../taskDue.js";
 import type { DueContext, LimitDue, NthContext } from "./due.js";
+import { measuredDue, nthMeasuredDue, reckonMeasuredLimit } from "./measuredLimit.js";
 import {
   meterDue,
   meterGraceEnd,
@@ -21,19 +22,19 @@ import {
 } from "./meterLimit.js";
 
 /** Where a limit of a task is due (due rules §5); null where the machine has no such meter. */
-export function limitDue(
-  limit: Limit,
-  context: DueContext,
-  meters: MeterReckonings,
-): LimitDue | null {
+export function limitDue(limit: Limit, context: DueContext, state: MachineState): LimitDue | null {
   switch (limit.kind) {
     case "meter": {
-      const reckoning = meters.get(limit.meter);
+      const reckoning = state.meters.get(limit.meter);
       if (reckoning === undefined) return null;
       return { kind: "meter", limit, reckoning, due: meterDue(limit, context, reckoning) };
     }
     case "calendar":
       return { kind: "calendar", limit, due: calendarDue(limit, context) };
+    case "measured": {
+      const reckoning = state.meters.get(limit.meter);
+      return reckoning === undefined ? null : measuredDue(limit, context, reckoning, state);
+    }
   }
 }
 
@@ -44,6 +45,8 @@ export function nthLimitDue(borrowed: LimitDue, context: NthContext): LimitDue {
       return { ...borrowed, due: nthMeterDue(borrowed, context) };
     case "calendar":
       return { ...borrowed, due: nthCalendarDue(borrowed, context) };
+    case "measured":
+      return nthMeasuredDue(borrowed, context.nth.of);
   }
 }
 
@@ -54,6 +57,8 @@ export function reckonLimit(due: LimitDue, today: DayNumber, settings: Settings)
       return reckonMeterLimit(due, today, settings);
     case "calendar":
       return reckonCalendarLimit(due, today, settings);
+    case "measured":
+      return reckonMeasuredLimit(due, today, settings);
   }
 }
 
@@ -67,6 +72,8 @@ export function limitDays(
       return meterIntervalDays(limit, paceOf(limit.meter) ?? null);
     case "calendar":
       return intervalDays(limit.interval);
+    case "measured":
+      return null;
   }
 }
 
@@ -77,6 +84,8 @@ export function graceEnd(due: LimitDue, day: DayNumber): DayNumber | null {
       return meterGraceEnd(due.limit, day, due.reckoning);
     case "calendar":
       return calendarGraceEnd(due.limit, day);
+    case "measured":
+      return meterGraceEnd(due.limit, day, due.reckoning);
   }
 }
 
@@ -87,6 +96,8 @@ export function standsOnDoubt(due: LimitDue): boolean {
       return due.reckoning.stale || due.reckoning.stoppedOn !== null;
     case "calendar":
       return false;
+    case "measured":
+      return due.rough || due.reckoning.stale || due.reckoning.stoppedOn !== null;
   }
 }
 
@@ -94,6 +105,7 @@ export function standsOnDoubt(due: LimitDue): boolean {
 export function placeDue(limit: LimitReckoning): number | null {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return limit.dueAt;
     case "calendar":
       return limit.dueOn;
@@ -104,6 +116,7 @@ export function placeDue(limit: LimitReckoning): number | null {
 export function dayCountedFrom(limit: LimitReckoning): DayNumber | null {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return null;
     case "calendar":
       return limit.from;

@@ -1,6 +1,6 @@
 import type { Settings } from "../../book/records/settings.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import { graceOf, type MeterLimit } from "../../limit/limit.js";
+import { graceOf, type MeasuredLimit, type MeterLimit } from "../../limit/limit.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";
 import { completionFact, completionLife } from "../completion.js";
 import { forecastLife } from "../forecast.js";
@@ -77,12 +77,50 @@ export function meterIntervalDays({ every }: MeterLimit, perDay: number | null):
   return every === null || perDay === null || perDay <= 0 ? null : every / perDay;
 }
 
+/** How a limit that counts in life stands on a day. */
+type LifeReckoning = Pick<
+  MeterLimitReckoning,
+  "from" | "dueAt" | "dialAt" | "remaining" | "forecast" | "graceUntil" | "status"
+>;
+
 /** A meter limit against the life of its meter on a day (due rules §§6–7). */
 export function reckonMeterLimit(
   { limit, reckoning, due }: MeterLimitDue,
   today: DayNumber,
   settings: Settings,
 ): MeterLimitReckoning {
+  const days = meterIntervalDays(limit, reckoning.rate.perDay);
+  const life = reckonLife({ limit, reckoning, due }, days, today, settings);
+  // Written out whole: spread, tens of thousands of these take several times as long.
+  return {
+    kind: "meter",
+    meter: limit.meter,
+    limit,
+    basis: due.basis,
+    from: life.from,
+    dueAt: life.dueAt,
+    dialAt: life.dialAt,
+    remaining: life.remaining,
+    forecast: life.forecast,
+    graceUntil: life.graceUntil,
+    status: life.status,
+  };
+}
+
+/** What a limit that counts in life is due against, of any kind that does. */
+interface LifeDue {
+  readonly limit: MeterLimit | MeasuredLimit;
+  readonly reckoning: MeterReckoning;
+  readonly due: Due<number>;
+}
+
+/** How a limit that counts in life stands on a day, its interval lasting `days` (null where not known) (due rules §§6–7). */
+export function reckonLife(
+  { limit, reckoning, due }: LifeDue,
+  days: number | null,
+  today: DayNumber,
+  settings: Settings,
+): LifeReckoning {
   const isSet = due.state === "set";
   const { life } = reckoning;
   const from = isSet ? due.from : null;
@@ -92,15 +130,9 @@ export function reckonMeterLimit(
   let status: Status = isSet ? "unknown" : due.state;
   if (dueAt !== null && remaining !== null) {
     const span = from === null ? null : dueAt - from;
-    const windows = windowsFor(meterIntervalDays(limit, reckoning.rate.perDay), settings);
-    status = meterStatus(limit, remaining, span, forecast, today, windows);
+    status = meterStatus(limit, remaining, span, forecast, today, windowsFor(days, settings));
   }
-  // Written out whole: spread, tens of thousands of these take several times as long.
   return {
-    kind: "meter",
-    meter: limit.meter,
-    limit,
-    basis: due.basis,
     from,
     dueAt,
     dialAt: dueAt === null ? null : dueAt - reckoning.offset,
@@ -117,7 +149,7 @@ export function reckonMeterLimit(
  * where that is not known.
  */
 export function meterGraceEnd(
-  limit: MeterLimit,
+  limit: MeterLimit | MeasuredLimit,
   day: DayNumber,
   { rate, running }: Pick<MeterReckoning, "rate" | "running">,
 ): DayNumber | null {

@@ -16,7 +16,7 @@ const NOW = "2026-11-23T08:00:00.000Z";
 /** A book that is written in no time. */
 const SMALL = {
   format: "yonderfell-book",
-  version: 1,
+  version: 2,
   machines: [{ id: "m-bus", tag: "07", name: "Library bus", kind: "bus" }],
   ...{ tasks: [], entries: [], readings: [] },
 } as unknown as Book;

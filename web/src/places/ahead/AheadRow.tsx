@@ -99,6 +99,7 @@ function LimitBelow({
 }): ReactElement | null {
   switch (limit.kind) {
     case "meter":
+    case "measured":
       return null;
     case "calendar":
       return <span className="block text-fine text-quiet">{leftWords(limit, machine)}</span>;

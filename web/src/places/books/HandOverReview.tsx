@@ -28,9 +28,11 @@ import { ChangedSince } from "../shared/bookFile/ChangedSince.js";
 import { ConflictChoice } from "./ConflictChoice.js";
 import { WhatComes } from "./WhatComes.js";
 
-/** What others refer to and the board does not name. */
-const NAMED = REFERRED_SECTIONS.filter(
-  (section): section is Exclude<Section, RuleSection> => DECLARED[section].part !== "rules",
+type NamedSection = Exclude<Section, RuleSection | "jobs" | "rounds" | "findings">;
+
+/** What others refer to that has a name, and that the board does not name. */
+const NAMED = REFERRED_SECTIONS.filter((section): section is NamedSection =>
+  ["plate", "planned", "shared", "stores"].includes(DECLARED[section].part),
 );
 
 type Choices = ReadonlyMap<string, Side>;

@@ -1,8 +1,8 @@
 import {
   BOOK_NEEDS,
-  DATED_SECTIONS,
+  LOG_SECTIONS,
   withdrawRecord,
-  type DatedSection,
+  type LogSection,
   type Entry,
   type MachineBook,
   type MachineId,
@@ -23,7 +23,7 @@ import { CorrectChange } from "./CorrectChange.js";
 import { replacedIn } from "./history.js";
 import { CorrectReading } from "./CorrectReading.js";
 
-const TITLES: Readonly<Record<DatedSection, string>> = {
+const TITLES: Readonly<Record<LogSection, string>> = {
   readings: "Correct a reading",
   meterChanges: "Correct a meter change",
   entries: "Correct an entry",
@@ -33,7 +33,7 @@ const TITLES: Readonly<Record<DatedSection, string>> = {
 export default function CorrectRecord(): ReactElement | null {
   const params = useParams();
   const machine = (params["machineId"] ?? "") as MachineId;
-  const section = DATED_SECTIONS.find((candidate) => candidate === params["section"]);
+  const section = LOG_SECTIONS.find((candidate) => candidate === params["section"]);
   const found = useMachineBook(machine);
   if (found === undefined) return null;
   const records: readonly { readonly id: string }[] =
@@ -75,7 +75,7 @@ function Form({
 }: {
   readonly book: MachineBook;
   readonly settings: Settings;
-  readonly section: DatedSection;
+  readonly section: LogSection;
   readonly record: unknown;
 }): ReactElement | null {
   switch (section) {
@@ -117,7 +117,7 @@ function Withdraw({
   id,
 }: {
   readonly machine: MachineId;
-  readonly section: DatedSection;
+  readonly section: LogSection;
   readonly id: string;
 }): ReactElement {
   const navigate = useNavigate();

@@ -1,6 +1,6 @@
-import type { DatedSection } from "@yonderfell/core";
+import type { LogSection } from "@yonderfell/core";
 
 /** The address at which a record of a machine is corrected. */
-export function correctionPath(machine: string, section: DatedSection, id: string): string {
+export function correctionPath(machine: string, section: LogSection, id: string): string {
   return `/correct/${encodeURIComponent(machine)}/${section}/${encodeURIComponent(id)}`;
 }

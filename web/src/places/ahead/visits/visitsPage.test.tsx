@@ -322,7 +322,7 @@ test("a visit whose day has passed is logged, moved to the next day there is, or
 });
 
 test("a book without machines says so, and a plan that failed says why and what to do", async () => {
-  await openBook({ format: "yonderfell-book", version: 1 });
+  await openBook({ format: "yonderfell-book", version: 2 });
   const { unmount } = render(<VisitsPage />, { wrapper: Around });
   expect(await screen.findByRole("link", { name: "Add the first machine" })).toBeInTheDocument();
   unmount();

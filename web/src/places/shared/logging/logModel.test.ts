@@ -131,7 +131,7 @@ test("an entry comes back into the form as it was saved, and its correction is l
 function carBook(): MachineBook {
   const book = readBookData({
     format: "yonderfell-book",
-    version: 1,
+    version: 2,
     machines: [
       {
         id: "car",

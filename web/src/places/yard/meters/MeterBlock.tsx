@@ -71,9 +71,13 @@ function LeftOut({
       {faults.slice(0, MOST_FAULTS).map(({ section, id, day, dial }) => (
         <li key={id}>
           Left out, does not agree: {dialFigureWithUnit(dial, meter.meter.unit)} on {fullDate(day)}.{" "}
-          <Link to={correctionPath(machine, section, id)} className="inline-block py-1 underline">
-            Correct it
-          </Link>
+          {section === "rounds" ? (
+            "It was read on a round."
+          ) : (
+            <Link to={correctionPath(machine, section, id)} className="inline-block py-1 underline">
+              Correct it
+            </Link>
+          )}
         </li>
       ))}
       {faults.length > MOST_FAULTS && (

@@ -1,14 +1,17 @@
-import type { Machine } from "@yonderfell/core";
+import type { Machine, MeasuredLimitRecord } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { DayField } from "../../../ui/DayField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { SelectField } from "../../../ui/fields.js";
 import { RowsField } from "../../../form/RowsField.js";
 import type { Field, FieldsOf } from "../../../ui/field.js";
+import { figure } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
-import { emptyLimit, meterFigure, type LimitRow } from "./taskModel.js";
+import { emptyLimit, type LimitRow } from "./limitModel.js";
+import { meterFigure } from "./taskModel.js";
 
+const MOST_DECIMALS = 2;
 const PRODUCTS = "Only with these products: mineral, full synthetic, …";
 
 /** The limits of a task in one regime. */
@@ -46,14 +49,20 @@ export function LimitFields({
     >
       {(row, field) => (
         <div className="grid gap-x-4 gap-y-2 sm:grid-cols-[7rem_12rem_1fr_6rem]">
-          <TextField
-            label="Every"
-            isMono
-            {...noted(row.every, row.by, machine)}
-            {...field("every")}
-          />
-          <SelectField label="Counted in" choices={by} {...field("by")} />
-          <WhereFrom row={row} field={field} isGrid={isGrid} />
+          {row.measured === null ? (
+            <>
+              <TextField
+                label="Every"
+                isMono
+                {...noted(row.every, row.by, machine)}
+                {...field("every")}
+              />
+              <SelectField label="Counted in" choices={by} {...field("by")} />
+              <WhereFrom row={row} field={field} isGrid={isGrid} />
+            </>
+          ) : (
+            <p className="sm:col-span-3 sm:self-end sm:pb-2">{measuredWords(row.measured)}</p>
+          )}
           <TextField label="Grace" isMono {...field("grace")} />
           <div className="sm:col-span-2 sm:self-end">
             <CheckField label="Required by law or warranty: no grace" {...field("hard")} />
@@ -67,6 +76,12 @@ export function LimitFields({
       )}
     </RowsField>
   );
+}
+
+/** What a limit by rounds is due at, which is not changed here. */
+function measuredWords({ check, point, limit }: MeasuredLimitRecord): string {
+  const where = (point ?? null) === null ? check : `${check}, ${point}`;
+  return `Measured on rounds: due where ${where} comes to ${figure(limit, MOST_DECIMALS)}.`;
 }
 
 /** What a figure typed with its own unit comes to in the meter's, said where it is not plain. */

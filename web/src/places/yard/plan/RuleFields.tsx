@@ -6,7 +6,8 @@ import type { FormInHand } from "../../../form/useForm.js";
 import { RowsField } from "../../../form/RowsField.js";
 import { meterName } from "../../../words/limitWords.js";
 import { LimitFields } from "./LimitFields.js";
-import { emptyLimit, type TaskModel } from "./taskModel.js";
+import { emptyLimit } from "./limitModel.js";
+import { type TaskModel } from "./taskModel.js";
 import { Terms } from "../../../ui/Term.js";
 
 interface RuleProps {

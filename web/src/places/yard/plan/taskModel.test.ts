@@ -3,7 +3,8 @@ import { BOOK, onTheBoard, TODAY } from "../../../../test/skarrowVale.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { turnsOf } from "./turnsOf.js";
 import { taskProblemWords } from "./taskFormWords.js";
-import { emptyLimit, modelOf, taskOf, type TaskModel } from "./taskModel.js";
+import { emptyLimit } from "./limitModel.js";
+import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 
 const BUS = onTheBoard("m-bus").machine;
 const plain = (text: string): string => text.replaceAll("\u00a0", " ");

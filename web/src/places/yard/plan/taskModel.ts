@@ -1,7 +1,5 @@
 import {
   dimensionOf,
-  formatDay,
-  limitOf,
   valueIn,
   type FluidId,
   type LimitRecord,
@@ -23,22 +21,8 @@ import {
 } from "../../../form/typed.js";
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { meterUnit } from "../../../words/taskWords.js";
-import { typedFigure, typedNumber } from "../../../words/writing.js";
-
-/** A limit as it stands in the form. */
-export interface LimitRow {
-  readonly key: string;
-  /** The id of a meter, or `months` or `days`. */
-  readonly by: string;
-  readonly every: string;
-  /** Milestones, apart by commas or semicolons. */
-  readonly at: string;
-  readonly from: string;
-  readonly grace: string;
-  readonly hard: boolean;
-  /** Kinds of product it is for, apart by commas. */
-  readonly products: string;
-}
+import { typedNumber } from "../../../words/writing.js";
+import { emptyLimit, limitRow, type LimitRow } from "./limitModel.js";
 
 /** The limits of a regime as they stand in the form. */
 interface RegimeRow {
@@ -80,34 +64,6 @@ export interface TaskModel {
   readonly outside: NonNullable<Task["outside"]>["because"] | "";
   readonly tell: string;
   readonly ladder: string;
-}
-
-/** A limit in which nothing is said yet. */
-export function emptyLimit(by: string): LimitRow {
-  const none = { every: "", at: "", from: "", grace: "", hard: false, products: "" };
-  return { key: newId(), by, ...none };
-}
-
-function limitRow(record: LimitRecord, index: number): LimitRow {
-  const limit = limitOf(record);
-  const shared = {
-    key: String(index),
-    grace: limit.grace === 0 ? "" : figureTyped(limit.grace),
-    hard: limit.hard,
-    products: limit.products.join(", "),
-  };
-  switch (limit.kind) {
-    case "meter": {
-      const at = limit.at.map((one) => typedFigure(one)).join("; ");
-      return { ...shared, by: limit.meter, every: figureTyped(limit.every), at, from: "" };
-    }
-    case "calendar": {
-      const { interval, from } = limit;
-      const by = interval.months === undefined ? "days" : "months";
-      const every = figureTyped(interval.months ?? interval.days);
-      return { ...shared, by, every, at: "", from: from === null ? "" : formatDay(from) };
-    }
-  }
 }
 
 /** A task as the form begins with it. */
@@ -206,6 +162,12 @@ class Reading {
       ...(row.hard ? { hard: true } : {}),
       ...(kinds.length === 0 ? {} : { for: kinds }),
     };
+    if (row.measured !== null) {
+      const grace = isEmpty(row.grace)
+        ? {}
+        : { grace: this.above(row.grace, row.by, `${field}.grace`) };
+      return { ...row.measured, ...grace, ...shared };
+    }
     return row.by === "months" || row.by === "days"
       ? { ...this.calendarLimit(row, row.by, field), ...shared }
       : { ...this.meterLimit(row, field), ...shared };

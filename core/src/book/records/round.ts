@@ -1,0 +1,75 @@
+import { z } from "zod";
+import { quantitySchema } from "../../quantity/quantity.js";
+import { datedFields, noteField } from "../slice/dated.js";
+import { judgedByFields } from "./checklist.js";
+import { flagField, nameField, numberField, textField } from "./fields.js";
+import { checklistIdField, machineIdField, meterIdField, roundIdField } from "./ids.js";
+import { picturesField } from "./picture.js";
+import { roundVerdictField, WITHOUT_A_LOOK } from "./verdicts.js";
+
+const NEEDS_A_REASON: readonly string[] = WITHOUT_A_LOOK;
+
+/** What a check of a round found, at one of its points or as a whole. */
+const resultSchema = z
+  .looseObject(
+    {
+      /** The id of a check of the checklist as it was then. */
+      check: nameField,
+      /** One of its points; null for the check as a whole. */
+      point: nameField.nullish(),
+      readings: z.array(quantitySchema, "a list of quantities").optional(),
+      picked: textField.nullish(),
+      verdict: roundVerdictField.nullish(),
+      note: textField.nullish(),
+      pictures: picturesField,
+      /** Why it could not be measured, does not apply, or was left closed. */
+      reason: textField.nullish(),
+      /** The limits it was judged by. */
+      judgedBy: z.looseObject(judgedByFields, "the limits it was judged by").nullish(),
+    },
+    "a result",
+  )
+  .superRefine(({ verdict, reason }, context) => {
+    if (!NEEDS_A_REASON.includes(verdict ?? "") || (reason ?? "").trim() !== "") return;
+    context.addIssue({ code: "custom", path: ["reason"], message: `a reason for "${verdict}"` });
+  });
+export type RoundResult = z.infer<typeof resultSchema>;
+
+/** Refuses a second result of one check at one point. */
+function oneResultEach(
+  results: readonly { readonly check: string; readonly point?: string | null | undefined }[],
+  context: z.core.$RefinementCtx,
+): void {
+  const seen = new Set<string>();
+  results.forEach(({ check, point }, at) => {
+    const key = JSON.stringify([check, point ?? null]);
+    if (seen.has(key)) {
+      const message = "one result of a check at a point";
+      context.addIssue({ code: "custom", path: [at], message });
+    }
+    seen.add(key);
+  });
+}
+
+/** A round: what was looked at on a machine on a day, and what was found (records §3). */
+export const roundSchema = z.looseObject(
+  {
+    id: roundIdField,
+    ...datedFields,
+    replaces: roundIdField.nullish(),
+    machine: machineIdField,
+    checklist: checklistIdField,
+    /** The id of a person the book knows, else words. */
+    by: nameField.nullish(),
+    /** What the dials showed, by meter, in each meter's own unit: points like those of entries (due rules §2). */
+    meters: z.record(z.string(), numberField, "dial figures by meter").optional(),
+    estimatedMeters: z.array(meterIdField, "a list of meters").optional(),
+    confirmed: flagField.optional(),
+    results: z.array(resultSchema, "a list of results").superRefine(oneResultEach).optional(),
+    /** From then on it is corrected, not overwritten. */
+    finished: flagField.optional(),
+    note: noteField,
+  },
+  "a round",
+);
+export type Round = z.infer<typeof roundSchema>;

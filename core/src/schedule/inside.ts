@@ -1,0 +1,50 @@
+import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { Fluid } from "../book/records/fluid.js";
+import type { FluidId, ProductId } from "../book/records/ids.js";
+import type { Task } from "../book/records/task.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
+
+/** The product that is in a fluid system, and by which entry that is known; null where the plate says it. */
+export interface ProductInside {
+  readonly product: ProductId;
+  readonly by: Entry | null;
+}
+
+/** What the products in fluid systems are known from: the plate, the tasks, and the entries that count. */
+interface KnownBy {
+  readonly fluids: readonly Fluid[];
+  readonly tasks: readonly Task[];
+  readonly entries: readonly CurrentRecord<Entry>[];
+}
+
+/**
+ * What is in each fluid system on `today` (records §1): the product of the latest entry, no top-up, that put one in and did
+ * a task that uses the fluid; where there is none, the one the plate says was in it before. Systems of which neither is
+ * known are left out.
+ */
+export function productsInside(
+  { fluids, tasks, entries }: KnownBy,
+  today: DayNumber,
+): ReadonlyMap<FluidId, ProductInside> {
+  const inside = new Map<FluidId, ProductInside>();
+  for (const { id, product } of fluids) {
+    if ((product ?? null) !== null) inside.set(id, { product: product as ProductId, by: null });
+  }
+  const usedBy = new Map(
+    tasks.map((task) => [task.id, new Set((task.uses ?? []).map(({ fluid }) => fluid))]),
+  );
+  const filled = entries.filter(
+    ({ record, day }) => day <= today && record.fluids !== undefined && record.isTopUp !== true,
+  );
+  for (const { record } of filled.sort(byDate)) {
+    const renewed = (record.tasks ?? []).flatMap((task) => [...(usedBy.get(task) ?? [])]);
+    for (const { fluid, product, in: amount } of record.fluids ?? []) {
+      const isIn = (amount ?? null) !== null && (product ?? null) !== null;
+      if (isIn && renewed.includes(fluid)) {
+        inside.set(fluid, { product: product as ProductId, by: record });
+      }
+    }
+  }
+  return inside;
+}
