@@ -3,8 +3,10 @@ import { parseDay, STATUSES, type DayNumber, type Status } from "@yonderfell/cor
 import { errorCode } from "./errorCode.js";
 import { Problem } from "./problem.js";
 
-const COMMANDS = ["due", "check", "costs", "stock", "help"] as const;
+const COMMANDS = ["due", "check", "costs", "stock", "waste", "help"] as const;
 type Command = (typeof COMMANDS)[number];
+/** Those that need the day they are asked for. */
+const ON_A_DAY: readonly Command[] = ["due", "stock", "waste"];
 
 /** What the command line was asked to do. */
 export interface Options {
@@ -27,6 +29,7 @@ export const USAGE = [
   "yonderfell check BOOK [--on YYYY-MM-DD]",
   "yonderfell costs BOOK --from YYYY-MM-DD --to YYYY-MM-DD [--json]",
   "yonderfell stock BOOK --on YYYY-MM-DD [--json]",
+  "yonderfell waste BOOK --on YYYY-MM-DD [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
 ].join("\n");
@@ -91,7 +94,7 @@ export function optionsFrom(words: readonly string[]): Options {
   const command = COMMANDS.find((one) => one === word);
   if (command === undefined) {
     throw new Problem(
-      `expected due, check, costs, stock, reckon or help (found ${JSON.stringify(word)})`,
+      `expected due, check, costs, stock, waste, reckon or help (found ${JSON.stringify(word)})`,
     );
   }
   const on = dayFrom("--on", values.on);
@@ -101,7 +104,7 @@ export function optionsFrom(words: readonly string[]): Options {
       throw new Problem(`${command}: expected the file of a book (see yonderfell help)`);
     if (rest.length > 0)
       throw new Problem(`${command}: expected one file (found also ${JSON.stringify(rest[0])})`);
-    if ((command === "due" || command === "stock") && on === null)
+    if (ON_A_DAY.includes(command) && on === null)
       throw new Problem(`${command}: expected the day, --on YYYY-MM-DD`);
     if (command === "costs") spanFrom(from, to);
   }

@@ -4,6 +4,7 @@ import {
   formatDay,
   reckonBook,
   stockOn,
+  wasteOn,
   type Book,
   type DayNumber,
   type MachineReckoning,
@@ -15,6 +16,7 @@ import { dueTable } from "./dueTable.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
 import { stockTable } from "./stockTable.js";
+import { wasteTable } from "./wasteTable.js";
 import { reckon, standardInput, type ReadInput } from "./reckon.js";
 
 /** How a run of the command line ended: one of the two outputs is empty. */
@@ -64,6 +66,12 @@ function output(options: Options, now: DayNumber): string {
       return checkReport(book, reckonBook(book, today), today, changed);
     case "costs":
       return costs(book, options);
+    case "waste": {
+      const waste = wasteOn(book, today);
+      return options.asJson
+        ? JSON.stringify({ on: formatDay(today), kinds: waste })
+        : wasteTable(waste, today, book);
+    }
     case "stock": {
       const stock = stockOn(book, today);
       return options.asJson ? JSON.stringify(stock) : stockTable(stock, book);

@@ -4,7 +4,6 @@ import {
   DECLARED,
   fieldsOf,
   headAfter,
-  isDated,
   EMPTY_PLATE,
   machineBookOf,
   machinePlateOf,
@@ -58,6 +57,7 @@ import type {
 } from "../src/data/bookStorage.js";
 import { machinesNamed } from "../src/data/machinesNamed.js";
 import { changeOfEach, commandEach, type NothingToWrite } from "../src/data/eachCommand.js";
+import { isOnlyLogged } from "../src/data/isOnlyLogged.js";
 import { newId } from "../src/data/newId.js";
 import type { StoredPicture } from "../src/data/picture.js";
 import { possibleHashes } from "../src/data/pictureHashes.js";
@@ -258,7 +258,7 @@ export class MemoryStorage extends MemoryBeside implements BookStorage {
     let recordSeq = this.recordSeq;
     const result = command({ today, newId, nextSeq: () => (recordSeq += 1) });
     if (!result.ok) return result;
-    if (result.value.records.some(({ section }) => !isDated(section))) {
+    if (!result.value.records.every(isOnlyLogged)) {
       const [issue] = referenceIssues(applyChange(this.book ?? EMPTY, result.value));
       if (issue !== undefined) return { ok: false, issues: [{ code: "still-needed", issue }] };
     }

@@ -6,7 +6,9 @@ import {
   logWork,
   put,
   recordCount,
+  SECTIONS,
   withdrawRecord,
+  type Book,
   type Change,
   type Entry,
   type EntryId,
@@ -17,9 +19,11 @@ import {
   type MeterId,
   type PlaceId,
   type ReadingId,
+  type RecordOf,
   type Result,
   type TaskId,
 } from "@yonderfell/core";
+import { randomBook } from "../../core/test/randomBook.js";
 import type { BookStorage, Saved } from "../src/data/bookStorage.js";
 import { BOOK, countingSurroundings, TODAY } from "./skarrowVale.js";
 
@@ -54,6 +58,42 @@ export function acceptsAsBookStorage(name: string, open: () => Promise<BookStora
 
     test("gives back the book it was filled with", async () => {
       expect(await storage.everything()).toEqual(BOOK);
+    });
+
+    test("gives back records of every section, whatever stands in them", async () => {
+      const book = randomBook(11);
+      for (const section of SECTIONS) expect(book[section]?.length).toBeGreaterThan(0);
+      const other = await open();
+      await other.fill(book);
+      expect(await other.everything()).toEqual(book);
+      other.close();
+    });
+
+    test.each([
+      ["a product by count", { amount: 2 }, /a volume/],
+      ["a move that replaces nothing", { replaces: "gone" }, /there is no ..gone/],
+    ])("refuses a move of stock: %s", async (_name, more, expected) => {
+      const other = await open();
+      const oil = { id: "oil", name: "Fellmaster", kind: "engine oil" };
+      await other.fill({ ...BOOK, products: [...(BOOK.products ?? []), oil] } as unknown as Book);
+      const right = { id: "s1", seq: 900, date: "2026-01-02", product: "oil", why: "bought" };
+      const move = { ...right, amount: { value: 20, unit: "L" } };
+      const added = (record: object): Promise<Result<Saved, unknown>> =>
+        other.apply(
+          { command: "add", records: [put("stockMoves", record as RecordOf["stockMoves"])] },
+          NOW,
+        );
+      const refused = await added({ ...move, ...more });
+      expect(refused.ok).toBe(false);
+      expect(JSON.stringify(refused)).toMatch(expected);
+      expect((await other.everything()).stockMoves ?? []).toEqual([]);
+      expect(await added(move)).toMatchObject({ ok: true });
+      // Its unit cannot become one that the move is not in.
+      const inKilograms = { ...oil, unit: "kg" };
+      const change = { section: "products", id: "oil", before: oil, after: inKilograms } as const;
+      const turned = await other.apply({ command: "edit", records: [change as never] }, NOW);
+      expect(turned).toMatchObject({ ok: false });
+      other.close();
     });
 
     test("tells how many records are written as it is filled, and holds nothing where that ends it", async () => {

@@ -12,7 +12,8 @@ import { dayReached } from "../meter/lifeLine.js";
 import { completionLife, type Completion } from "../schedule/completion.js";
 import { followsDue } from "../schedule/follows.js";
 import { machineState } from "../schedule/reckonMachine.js";
-import { completionsOf, type MachineState } from "../schedule/taskDue.js";
+import type { MachineState } from "../schedule/machineState.js";
+import { completionsOf } from "../schedule/taskDue.js";
 
 /** A follow-up that work of an earlier day has left to be done, and the day on which it may have been done with it. */
 export interface OwedFollowUp {

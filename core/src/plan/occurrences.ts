@@ -8,7 +8,7 @@ import type { MeterReckoning } from "../meter/reckonMeter.js";
 import type { Completion } from "../schedule/completion.js";
 import { limitsDue } from "../schedule/limitsDue.js";
 import type { LimitDue } from "../schedule/limits/due.js";
-import type { MachineState } from "../schedule/taskDue.js";
+import type { MachineState } from "../schedule/machineState.js";
 
 /** A turn of a task that is to come. */
 export interface Occurrence {

@@ -4,7 +4,7 @@ import type { LimitReckoning } from "./limitReckoning.js";
 import type { MachineReckoning } from "./reckonMachine.js";
 
 /** A limit as the due list prints it (due rules §8). */
-export interface DueListLimit {
+interface DueListLimit {
   readonly kind: LimitReckoning["kind"];
   readonly meter?: string;
   readonly from: number | string | null;

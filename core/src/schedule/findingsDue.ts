@@ -8,7 +8,7 @@ import type { CalendarLimitReckoning, MeterLimitReckoning, Status } from "./limi
 import { reckonLife } from "./limits/meterLimit.js";
 import { decideFirst } from "./reckonTask.js";
 import { calendarStatus, windowsFor } from "./status.js";
-import type { MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
 
 /** When a finding is to be dealt with, by calendar or by a meter: once only, and counted from nothing. */
 export type FindingLimit =

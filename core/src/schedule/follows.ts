@@ -11,7 +11,8 @@ import {
   type Completion,
 } from "./completion.js";
 import type { Due, LimitDue } from "./limits/due.js";
-import { completionsOf, type MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
+import { completionsOf } from "./taskDue.js";
 
 type Follows = NonNullable<Task["follows"]>;
 

@@ -3,7 +3,8 @@ import { followsDue } from "./follows.js";
 import { nthDue } from "./nth.js";
 import { testedDue, testInEffect } from "./setAside.js";
 import type { LimitDue } from "./limits/due.js";
-import { ownLimitsDue, type MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
+import { ownLimitsDue } from "./taskDue.js";
 
 /** Where its limits are due; those of a task tested sound are set aside but for the hard ones (due rules §11). */
 export function limitsDue(task: Task, state: MachineState): LimitDue[] {

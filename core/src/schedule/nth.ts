@@ -1,7 +1,8 @@
 import type { Task } from "../book/records/task.js";
 import type { LimitDue, NthContext } from "./limits/due.js";
 import { nthLimitDue } from "./limits/kinds.js";
-import { completionsOf, inServiceDay, ownLimitsDue, type MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
+import { completionsOf, inServiceDay, ownLimitsDue } from "./taskDue.js";
 
 type Nth = NonNullable<Task["nth"]>;
 

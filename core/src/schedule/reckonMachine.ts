@@ -8,7 +8,7 @@ import { completionsByTask } from "./completion.js";
 import { reckonFindings, type FindingReckoning } from "./findingsDue.js";
 import { productsInside, type ProductInside } from "./inside.js";
 import { reckonTask, type TaskReckoning } from "./reckonTask.js";
-import type { MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
 import { taskMarks } from "./taskMarks.js";
 
 /** What is due on a machine on a day, and why. */

@@ -4,7 +4,8 @@ import type { LimitReckoning, Status } from "./limitReckoning.js";
 import { reckonLimit, standsOnDoubt } from "./limits/kinds.js";
 import { limitsDue } from "./limitsDue.js";
 import { calledDue, callInEffect } from "./setAside.js";
-import { limitsInForce, type MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
+import { limitsInForce } from "./taskDue.js";
 
 /** When a task is due and why (due rules §7). */
 export interface TaskReckoning {

@@ -10,7 +10,8 @@ import {
   type Completion,
 } from "./completion.js";
 import type { LimitDue } from "./limits/due.js";
-import { completionsOf, type MachineState } from "./taskDue.js";
+import type { MachineState } from "./machineState.js";
+import { completionsOf } from "./taskDue.js";
 import type { Call, SoundTest } from "./taskMarks.js";
 
 /** The latest of some completions and others, null where there is none. */

@@ -1,7 +1,6 @@
 import {
   BOOK_NEEDS,
   EMPTY_PLATE,
-  isDated,
   PLATE_SECTIONS,
   success,
   type Book,
@@ -40,6 +39,7 @@ import type {
 import { DexieBoardSource, type TakenOver } from "./dexieBoardSource.js";
 import { changeOfEach, commandEach } from "./eachCommand.js";
 import { BookGone } from "./bookGone.js";
+import { isOnlyLogged } from "./isOnlyLogged.js";
 import { isOfDisk, MACHINES_AT_ONCE, MISSING, Refused, type Numbering } from "./writing.js";
 import type { StoredPicture } from "./picture.js";
 
@@ -284,8 +284,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     await database.facts.put({ key: "lastRecordSeq", value: numbering.last() });
     const counted = stamped(result.value, copy);
     const { seq, change, machines } = await writeChange(database, counted, now);
-    // What is only logged refers to what the command has read.
-    if (change.records.some(({ section }) => !isDated(section))) {
+    if (!change.records.every(isOnlyLogged)) {
       const issue = await contradiction(database, change, machines);
       if (issue !== null) throw new Refused({ code: "still-needed", issue });
     }

@@ -6,7 +6,7 @@ import { revisionField } from "./revisionField.js";
 import { verdictField } from "./verdicts.js";
 
 /** How something is checked. */
-export const CHECK_WAYS = [
+const CHECK_WAYS = [
   ...(["look", "feel", "listen", "smell"] as const),
   ...(["measure", "count", "function"] as const),
 ];

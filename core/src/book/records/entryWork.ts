@@ -85,7 +85,6 @@ const measureSchema = z.looseObject(
   },
   "a measure",
 );
-export type Measure = z.infer<typeof measureSchema>;
 
 const torqueSchema = z.looseObject(
   {

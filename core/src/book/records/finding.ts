@@ -20,7 +20,7 @@ import { revisionField } from "./revisionField.js";
 import { verdictField } from "./verdicts.js";
 
 /** What is decided about a finding. */
-export const DECISIONS = ["now", "next visit", "watch", "declined"] as const;
+const DECISIONS = ["now", "next visit", "watch", "declined"] as const;
 const decisionField = z.enum(DECISIONS, DECISIONS.join(", "));
 
 const earlierDecisionSchema = z.looseObject(

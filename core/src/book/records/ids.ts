@@ -71,27 +71,21 @@ export type PlaceId = z.infer<typeof placeIdField>;
 
 /** Identifies a booking within its book. */
 export const bookingIdField = nameField.brand<"BookingId">();
-export type BookingId = z.infer<typeof bookingIdField>;
 
 /** Identifies a round within its book. */
 export const roundIdField = nameField.brand<"RoundId">();
-export type RoundId = z.infer<typeof roundIdField>;
 
 /** Identifies a finding within its book. */
 export const findingIdField = nameField.brand<"FindingId">();
-export type FindingId = z.infer<typeof findingIdField>;
 
 /** Identifies a sample within its book. */
 export const sampleIdField = nameField.brand<"SampleId">();
-export type SampleId = z.infer<typeof sampleIdField>;
 
 /** Identifies a job within its book. */
 export const jobIdField = nameField.brand<"JobId">();
-export type JobId = z.infer<typeof jobIdField>;
 
 /** Identifies what happened in a job within its book. */
 export const jobEventIdField = nameField.brand<"JobEventId">();
-export type JobEventId = z.infer<typeof jobEventIdField>;
 
 /** Identifies a checklist within its book. */
 export const checklistIdField = nameField.brand<"ChecklistId">();
@@ -99,11 +93,9 @@ export type ChecklistId = z.infer<typeof checklistIdField>;
 
 /** Identifies a method within its book. */
 export const methodIdField = nameField.brand<"MethodId">();
-export type MethodId = z.infer<typeof methodIdField>;
 
 /** Identifies a closure within its book. */
 export const closureIdField = nameField.brand<"ClosureId">();
-export type ClosureId = z.infer<typeof closureIdField>;
 
 /** Identifies a move of stock within its book. */
 export const stockMoveIdField = nameField.brand<"StockMoveId">();
@@ -115,8 +107,6 @@ export type ContainerId = z.infer<typeof containerIdField>;
 
 /** Identifies a move of waste within its book. */
 export const wasteMoveIdField = nameField.brand<"WasteMoveId">();
-export type WasteMoveId = z.infer<typeof wasteMoveIdField>;
 
 /** Identifies an order within its book. */
 export const orderIdField = nameField.brand<"OrderId">();
-export type OrderId = z.infer<typeof orderIdField>;

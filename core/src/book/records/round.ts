@@ -33,7 +33,6 @@ const resultSchema = z
     if (!NEEDS_A_REASON.includes(verdict ?? "") || (reason ?? "").trim() !== "") return;
     context.addIssue({ code: "custom", path: ["reason"], message: `a reason for "${verdict}"` });
   });
-export type RoundResult = z.infer<typeof resultSchema>;
 
 /** Refuses a second result of one check at one point. */
 function oneResultEach(

@@ -12,7 +12,7 @@ import { judgedByFields } from "./checklist.js";
 import { fluidIdField, partIdField, taskIdField } from "./ids.js";
 
 /** What a step of a job is (job rules §1). */
-export const STEP_KINDS = [
+const STEP_KINDS = [
   ...(["do", "caution", "open", "drain", "close", "fill", "passes"] as const),
   ...(["measure", "look", "torque", "fit", "wait", "run", "reset"] as const),
 ];
@@ -59,7 +59,6 @@ export const stepSchema = z.looseObject(
   },
   "a step",
 );
-export type Step = z.infer<typeof stepSchema>;
 
 /** A step of a method, or of a machine's own way: what differs from machine to machine stands as `$` places. */
 export const methodStepSchema = z.looseObject(

@@ -6,7 +6,7 @@ import { stockMoveIdField } from "./ids.js";
 import { itemFields, onePartOrProduct } from "./item.js";
 
 /** Why what is on the shelves changed, or was counted. */
-export const STOCK_REASONS = ["bought", "counted", "returned", "sent-back", "scrapped"] as const;
+const STOCK_REASONS = ["bought", "counted", "returned", "sent-back", "scrapped"] as const;
 
 /** A move of stock, or a count of all there is of an item (records §2). */
 export const stockMoveSchema = z

@@ -10,6 +10,7 @@ export const WASTE_KINDS = [
   ...["oil", "coolant", "brake fluid", "fuel"],
   ...["filters", "batteries", "tyres", "other"],
 ] as const;
+export type WasteKind = (typeof WASTE_KINDS)[number];
 const wasteKindField = z.enum(WASTE_KINDS, WASTE_KINDS.join(", "));
 
 /** What one kind of waste is kept in until it is handed in. */

@@ -1,6 +1,9 @@
 import type { Book } from "../../book/file/book.js";
-import type { MachineId, PersonId, PlaceId, TaskId } from "../../book/records/ids.js";
+import type { MachineId, PlaceId, TaskId } from "../../book/records/ids.js";
+import type { Fluid } from "../../book/records/fluid.js";
 import type { Machine, Meter } from "../../book/records/machine.js";
+import type { Part } from "../../book/records/part.js";
+import type { Product } from "../../book/records/product.js";
 import type { Task } from "../../book/records/task.js";
 import type { Person, Place } from "../../book/records/workshop.js";
 
@@ -36,9 +39,11 @@ class Index<Thing> {
 }
 
 /** Things by their ids, else by what they are called. */
-class Known<Thing extends { readonly id: string; readonly name: string }> {
+class Known<Thing extends { readonly id: string }> {
   private readonly byId = new Map<string, Thing>();
   private readonly byName = new Index<Thing>();
+
+  constructor(private readonly calledBy: (thing: Thing) => string) {}
 
   add(thing: Thing, names: readonly string[]): void {
     this.byId.set(thing.id, thing);
@@ -52,7 +57,8 @@ class Known<Thing extends { readonly id: string; readonly name: string }> {
 
   /** What it is called in a cell: its name where that is plain, else its id. */
   nameOf(id: string): string {
-    const name = this.byId.get(id)?.name ?? id;
+    const thing = this.byId.get(id);
+    const name = thing === undefined ? id : this.calledBy(thing);
     const meant = this.find(name);
     return meant.code === "one" && meant.thing.id === id ? name : id;
   }
@@ -71,6 +77,12 @@ export function initialsOf(name: string): string {
 const asNumber = (tag: string): string | null =>
   /^\d+$/.test(tag.trim()) ? tag.trim().replace(/^0+(?=\d)/, "") : null;
 
+/** The sections whose records a table can name. */
+type NamedIn = Pick<
+  Book,
+  "machines" | "tasks" | "places" | "people" | "parts" | "products" | "fluids"
+>;
+
 /** What the names in a table stand for in a book. */
 export class CsvNames {
   private readonly machinesById = new Map<string, Machine>();
@@ -79,10 +91,13 @@ export class CsvNames {
   private readonly tasksById = new Map<string, NamedTask>();
   private readonly tasksByMachine = new Map<string, Index<NamedTask>>();
   private readonly machinesByPlate = new Index<Machine>();
-  private readonly places = new Known<Place>();
-  private readonly people = new Known<Person>();
+  private readonly places = new Known<Place>(({ name }) => name);
+  private readonly people = new Known<Person>(({ name }) => name);
+  private readonly parts = new Known<Part>(({ number }) => number);
+  private readonly products = new Known<Product>(({ name }) => name);
+  private readonly fluidsByMachine = new Map<string, Known<Fluid>>();
 
-  constructor(book: Pick<Book, "machines" | "tasks" | "places" | "people">) {
+  constructor(book: NamedIn) {
     for (const machine of book.machines ?? []) {
       this.machinesById.set(machine.id, machine);
       this.machinesByTag.add(machine.tag, machine);
@@ -95,6 +110,13 @@ export class CsvNames {
     for (const place of book.places ?? []) this.places.add(place, [place.name]);
     for (const person of book.people ?? []) {
       this.people.add(person, [...new Set([person.name, person.initials])]);
+    }
+    for (const part of book.parts ?? []) this.parts.add(part, [part.number]);
+    for (const product of book.products ?? []) this.products.add(product, [product.name]);
+    for (const fluid of book.fluids ?? []) {
+      const own = this.fluidsByMachine.get(fluid.machine) ?? new Known<Fluid>((one) => one.system);
+      this.fluidsByMachine.set(fluid.machine, own);
+      own.add(fluid, [fluid.system]);
     }
   }
 
@@ -158,8 +180,35 @@ export class CsvNames {
     return this.places.nameOf(id);
   }
 
-  nameOfPerson(id: PersonId): string {
+  /** What a person is called; words that stand for one stay as they are. */
+  nameOfPerson(id: string): string {
     return this.people.nameOf(id);
+  }
+
+  /** The part of an id or a number. */
+  part(name: string): Meant<Part> {
+    return this.parts.find(name);
+  }
+
+  nameOfPart(id: string): string {
+    return this.parts.nameOf(id);
+  }
+
+  product(name: string): Meant<Product> {
+    return this.products.find(name);
+  }
+
+  nameOfProduct(id: string): string {
+    return this.products.nameOf(id);
+  }
+
+  /** The fluid of a machine by its id, or by where it is. */
+  fluid(machine: MachineId, name: string): Meant<Fluid> {
+    return this.fluidsByMachine.get(machine)?.find(name) ?? NONE;
+  }
+
+  nameOfFluid(machine: MachineId, id: string): string {
+    return this.fluidsByMachine.get(machine)?.nameOf(id) ?? id;
   }
 }
 

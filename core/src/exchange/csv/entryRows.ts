@@ -12,7 +12,8 @@ import {
   yesOrNo,
 } from "./csvMachine.js";
 import { meterNamed, type CsvNames } from "./csvNames.js";
-import { cellsOf, saidOnly, type CsvSaid, type CsvShape } from "./csvShape.js";
+import { cellsOf, saidOnly, type CsvRows, type CsvSaid, type CsvShape } from "./csvShape.js";
+import { LINE_COLUMNS, lineCells, linesOf } from "./entryLines.js";
 
 const NOTHING: CsvSaid = { fields: {}, doubts: [] };
 const DIAL = /^(?:(.+?)\s+)?([\d.,']+)\s*(km|mi|h)?$/i;
@@ -80,7 +81,8 @@ function workOf(
   return { tasks: tasks ?? null, unknown };
 }
 
-function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): CsvSaid {
+function read(rows: CsvRows, names: CsvNames): CsvSaid {
+  const [cells] = rows;
   const date = cells.needed("date", "a date") === null ? null : cells.date("date");
   const found = machineOfRow(cells, names);
   if (found === null || date === null) return NOTHING;
@@ -96,6 +98,8 @@ function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): Csv
     ...{ machine: machine.id, date, meters, tasks },
     ...{ estimatedMeters: estimated, assumed: cells.yes("assumed") },
     ...{ confirmed: cells.yes("confirmed"), ...dated },
+    ...{ isTopUp: cells.yes("isTopUp"), warranty: cells.yes("warranty") },
+    ...linesOf(rows, machine, names),
     note: spoken.length === 0 ? null : spoken.join("; "),
   };
   return { fields: saidOnly(fields), doubts };
@@ -104,11 +108,17 @@ function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): Csv
 const sortedKeys = (value: unknown): string[] =>
   Array.isArray(value) ? (value as string[]).toSorted() : [];
 
-/** Entries of the log in a table: a row each. */
+/** Entries of the log in a table: a row for each line of their longest list, one where there is none. */
 export const ENTRY_ROWS: CsvShape<"entries"> = {
-  columnOf: {},
-  ofEachRow: null,
+  columnOf: { fluids: "fluid", parts: "part", work: "worker", costs: "cost" },
+  ofEachRow: new Set(LINE_COLUMNS),
   groupOf: () => null,
+  part: {
+    key: "id",
+    noun: "line of the entry",
+    // Also of a row without any line: the same row twice is not two entries.
+    of: (cells) => JSON.stringify(LINE_COLUMNS.map((key) => cells.word(key))),
+  },
   read,
   likeness: ({ machine, date, tasks, note }) =>
     JSON.stringify([machine, date, sortedKeys(tasks), note ?? null]),
@@ -116,19 +126,22 @@ export const ENTRY_ROWS: CsvShape<"entries"> = {
     const machine = names.machineOf(entry.machine);
     const figures = Object.entries(entry.meters ?? {}).map(([meter, value]) => `${meter} ${value}`);
     const tasks = (entry.tasks ?? []).map((id) => names.nameOfTask(entry.machine, id));
-    return [
+    const own = {
+      tasks: joinWords(tasks),
+      meters: joinWords(figures),
+      estimatedMeters: joinWords(entry.estimatedMeters ?? []),
+      assumed: yesOrNo(entry.assumed),
+      confirmed: yesOrNo(entry.confirmed),
+      isTopUp: yesOrNo(entry.isTopUp),
+      warranty: yesOrNo(entry.warranty),
+      ...datedCells(entry),
+    };
+    return lineCells(entry, names).map((line, index) =>
       cellsOf({
-        machine: machine?.tag,
-        machineId: entry.machine,
-        id: entry.id,
-        date: entry.date,
-        tasks: joinWords(tasks),
-        meters: joinWords(figures),
-        estimatedMeters: joinWords(entry.estimatedMeters ?? []),
-        assumed: yesOrNo(entry.assumed),
-        confirmed: yesOrNo(entry.confirmed),
-        ...datedCells(entry),
+        ...{ machine: machine?.tag, machineId: entry.machine, id: entry.id, date: entry.date },
+        ...(index === 0 ? own : {}),
+        ...line,
       }),
-    ];
+    );
   },
 };

@@ -7,7 +7,7 @@ import { lifeOn } from "../../meter/lifeLine.js";
 import type { Completion } from "../../schedule/completion.js";
 import { limitsDue } from "../../schedule/limitsDue.js";
 import { calledDue, callInEffect } from "../../schedule/setAside.js";
-import type { MachineState } from "../../schedule/taskDue.js";
+import type { MachineState } from "../../schedule/machineState.js";
 import { taskNeeds, type NeedsSource } from "../../stores/taskNeeds.js";
 import { completionOn } from "../occurrences.js";
 import { costOfTurn } from "../visits/turn.js";

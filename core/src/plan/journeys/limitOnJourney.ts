@@ -12,7 +12,8 @@ import type {
   MeasuredLimitDue,
   MeterLimitDue,
 } from "../../schedule/limits/due.js";
-import { limitsInForce, type MachineState } from "../../schedule/taskDue.js";
+import type { MachineState } from "../../schedule/machineState.js";
+import { limitsInForce } from "../../schedule/taskDue.js";
 import type { JourneyDays, JourneyRun } from "./journeyRun.js";
 
 /** The school whose intervals hold under a heavy load. */

@@ -5,7 +5,7 @@ import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { currentStop } from "../../machine/outOfService.js";
 import type { Stop } from "../../book/records/service.js";
 import { valueIn, type Quantity } from "../../quantity/quantity.js";
-import type { MachineState } from "../../schedule/taskDue.js";
+import type { MachineState } from "../../schedule/machineState.js";
 import { spareDays } from "../visits/spareDays.js";
 import { journeyLoad, type JourneyLoadList } from "./journeyLoad.js";
 import { journeyOil, type OilOnJourney } from "./journeyOil.js";

@@ -1,7 +1,8 @@
 import type { TaskId } from "../../book/records/ids.js";
 import type { ChosenTurn, Visit } from "../../book/records/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
-import { completionsOf, type MachineState } from "../../schedule/taskDue.js";
+import type { MachineState } from "../../schedule/machineState.js";
+import { completionsOf } from "../../schedule/taskDue.js";
 import type { PlannedVisit } from "./plannedVisit.js";
 import { turnKey, turnOn, type Turn } from "./turn.js";
 

@@ -3,7 +3,7 @@ import type { Machine } from "../../book/records/machine.js";
 import type { Planning } from "../../book/records/settings.js";
 import type { Visit } from "../../book/records/visit.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
-import type { MachineState } from "../../schedule/taskDue.js";
+import type { MachineState } from "../../schedule/machineState.js";
 import { candidateDays } from "./candidates.js";
 import { cheapestDays } from "./cheapestDays.js";
 import { fitTurns, type FittedTurn } from "./fitTurns.js";

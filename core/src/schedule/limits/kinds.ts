@@ -10,7 +10,7 @@ import {
   nthCalendarDue,
   reckonCalendarLimit,
 } from "./calendarLimit.js";
-import type { MachineState } from "../taskDue.js";
+import type { MachineState } from "../machineState.js";
 import type { DueContext, LimitDue, NthContext } from "./due.js";
 import { measuredDue, nthMeasuredDue, reckonMeasuredLimit } from "./measuredLimit.js";
 import {

@@ -12,7 +12,7 @@ import { dimensionOf, type Unit } from "../../quantity/unit.js";
 import { mean } from "../../sums/middle.js";
 import { completionLife, type Completion } from "../completion.js";
 import type { Basis, MeasuredLimitReckoning } from "../limitReckoning.js";
-import type { MachineState } from "../taskDue.js";
+import type { MachineState } from "../machineState.js";
 import type { Due, DueContext, MeasuredLimitDue } from "./due.js";
 import { reckonLife } from "./meterLimit.js";
 

@@ -1,0 +1,12 @@
+import type { RecordChange, RecordOf } from "@yonderfell/core";
+
+/** What an entry may say that names more than the tasks and meters which a command has read. */
+const NAMING_MORE = ["fluids", "parts", "closes", "job", "round"] as const;
+
+/** Whether a record is only logged: it names nothing but what the command that made it has read. */
+export function isOnlyLogged({ section, after }: RecordChange): boolean {
+  if (section === "readings" || section === "meterChanges") return true;
+  if (section !== "entries") return false;
+  const entry = after as RecordOf["entries"] | null;
+  return NAMING_MORE.every((field) => (entry?.[field] ?? null) === null);
+}
