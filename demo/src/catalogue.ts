@@ -32,6 +32,7 @@ export const PRODUCTS = [
       { quantity: q(20, "L"), prices: [{ source: "Corrie Factors", price: 82 }] },
       { quantity: q(60, "L"), prices: [{ source: "Corrie Factors", price: 219 }] },
     ],
+    least: q(20, "L"),
   },
   {
     id: "p-fell-10w40",
@@ -121,6 +122,7 @@ const part = (
 export const PARTS: readonly Part[] = [
   part("pt-hd-oilf", "Oil filter, spin-on", "filter", "HD 4510", 14.6, {
     equivalents: ["CF-210"],
+    least: 2,
     note: "Seal comes with it. Check the old ring came off.",
   }),
   part("pt-hd-air", "Air filter element", "filter", "HD 4530", 38),
@@ -129,7 +131,7 @@ export const PARTS: readonly Part[] = [
   }),
   part("pt-hd-cabin", "Cabin filter", "filter", "HD 4590", 17),
   part("pt-hd-belt", "Auxiliary belt, 8 ribs", "belt", "HD 4760", 41),
-  part("pt-washer-24", "Copper washer 24 mm", "seal", "W 24", 0.6, { pack: 10 }),
+  part("pt-washer-24", "Copper washer 24 mm", "seal", "W 24", 0.6, { pack: 10, least: 10 }),
   part("pt-washer-14", "Aluminium washer 14 mm", "seal", "W 14", 0.35, { pack: 10 }),
   part("pt-pads-l", "Brake pads, front left with wear lead", "brake pads", "HD 4612 L", 66),
   part("pt-pads-r", "Brake pads, front right", "brake pads", "HD 4612 R", 61),

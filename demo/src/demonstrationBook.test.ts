@@ -1,6 +1,7 @@
 import {
   coldOf,
   addDays,
+  bookCosts,
   currentStop,
   dayOf,
   formatDay,
@@ -11,6 +12,7 @@ import {
   readBookData,
   reckonBook,
   sharedBookOf,
+  stockOn,
   vinDoubt,
 } from "@yonderfell/core";
 import { demonstrationBook } from "./index.js";
@@ -144,4 +146,39 @@ test("two sister machines share tasks, one of which has changed at the sister si
     ["t-mini-brake", "changed"],
     ["t-mini-brakes", "same"],
   ]);
+});
+
+test.each([0, 97, 265])(
+  "on day + %i shelves, costs and findings hold what they should",
+  (later) => {
+    const today = addDays(TODAY, later);
+    const book = demonstrationBook(today);
+    const stock = stockOn(book, today).items;
+    expect(stock.filter(({ onHand }) => onHand < 0)).toHaveLength(1);
+    expect(stock.filter(({ counted }) => counted !== null).length).toBeGreaterThan(10);
+    expect(stock.filter(({ short }) => short).length).toBeGreaterThan(1);
+    const costs = bookCosts(book, formatDay(addDays(today, -1094)), formatDay(today)).machines;
+    expect(costs.every(({ total }) => total > 0)).toBe(true);
+    expect(costs.filter(({ missing }) => missing > 0).length).toBeGreaterThan(3);
+    expect(costs.filter(({ warranty }) => warranty > 0).length).toBeGreaterThan(1);
+    const machines = reckonBook(book, today);
+    const findings = machines.flatMap((one) => one.findings.map(({ status }) => status));
+    expect(findings).toEqual(expect.arrayContaining(["overdue", "declined", "soon"]));
+    expect((book.findings ?? []).length).toBe(findings.length + 1);
+    const pads = machines.flatMap((one) =>
+      one.tasks.filter(({ task }) => task.id === "t-hatch-pads").flatMap(({ limits }) => limits),
+    );
+    expect(pads.map(({ kind, basis }) => `${kind} ${basis.code}`)).toEqual([
+      "measured measured",
+      "measured measured",
+    ]);
+  },
+);
+
+test("the gritter's engine uses more and more oil", () => {
+  const book = demonstrationBook(TODAY);
+  const topUps = (book.entries ?? []).filter(({ isTopUp }) => isTopUp === true);
+  const litres = topUps.map(({ fluids }) => fluids?.[0]?.in?.value ?? 0);
+  expect(topUps.every(({ machine }) => machine === "m-gritter")).toBe(true);
+  expect(litres.at(-1)).toBeGreaterThan(3 * (litres[0] ?? 0));
 });

@@ -2,6 +2,8 @@ import {
   addDays,
   formatDay,
   weekdayOf,
+  type Booking,
+  type Closure,
   type DayNumber,
   type Journey,
   type Machine,
@@ -129,4 +131,27 @@ export function workshopFacts(
     ...(needed.length === 0 ? {} : { needed }),
     ...(person === undefined ? {} : { person: person as PersonId }),
   };
+}
+
+/** When the shed is closed, and somebody is away. */
+export function closuresOf(today: DayNumber): Closure[] {
+  const on = (days: number): string => formatDay(addDays(today, days));
+  return [
+    { id: "cs-1", from: on(31), to: on(39), what: "workshop", reason: "turn of the year" },
+    {
+      ...{ id: "cs-2", from: on(11), to: on(15), what: "person", person: "pe-rigg" },
+      reason: "rope course at Top Station",
+    },
+  ] as unknown as Closure[];
+}
+
+/** Work that was given to others. */
+export function bookingsOf(today: DayNumber): Booking[] {
+  const on = (days: number): string => formatDay(addDays(today, days));
+  return [
+    {
+      ...{ id: "bk-1", date: on(-6), machine: "m-hatch", tasks: ["t-hatch-test"], day: on(3) },
+      ...{ workshop: "Nether Skarrow ramp", tell: "Front hoses have fine cracks.", quote: 54 },
+    },
+  ] as unknown as Booking[];
 }

@@ -84,6 +84,8 @@ export interface ScenarioMachine {
   readonly tasks: readonly ScenarioTask[];
   readonly notes: readonly ScenarioNote[];
   readonly said?: readonly ScenarioSaying[];
+  /** What the work of so many days ago also says. */
+  readonly worked?: readonly ScenarioSaying[];
   /** The taking on of it begun so many days ago, and what was left unknown. */
   readonly baseline?: { readonly daysAgo: number; readonly left: readonly string[] };
   /** What else is known of it, but for dates. */

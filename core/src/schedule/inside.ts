@@ -1,8 +1,10 @@
-import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
+import { byDate, currentRecords, type CurrentRecord } from "../book/slice/currentRecords.js";
 import type { Entry } from "../book/records/entry.js";
 import type { Fluid } from "../book/records/fluid.js";
 import type { FluidId, ProductId } from "../book/records/ids.js";
 import type { Task } from "../book/records/task.js";
+import type { MachinePlate } from "../book/slice/machinePlate.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 
 /** The product that is in a fluid system, and by which entry that is known; null where the plate says it. */
@@ -47,4 +49,27 @@ export function productsInside(
     }
   }
   return inside;
+}
+
+/** What is in each fluid system of a machine on `today`, by its plate and its part of the book; see {@link productsInside}. */
+export function insideOf(
+  { fluids }: Pick<MachinePlate, "fluids">,
+  { tasks, entries }: Pick<MachineBook, "tasks" | "entries">,
+  today: DayNumber,
+): ReadonlyMap<FluidId, ProductInside> {
+  return productsInside({ fluids, tasks, entries: currentRecords(entries) }, today);
+}
+
+/** A plate with the product that is in each fluid now in place of the one that was in before: to reckon with, not to be kept. */
+export function plateNow(
+  plate: MachinePlate,
+  book: Pick<MachineBook, "tasks" | "entries">,
+  today: DayNumber,
+): MachinePlate {
+  const inside = insideOf(plate, book, today);
+  const fluids = plate.fluids.map((fluid) => {
+    const product = inside.get(fluid.id)?.product ?? null;
+    return product === (fluid.product ?? null) ? fluid : { ...fluid, product };
+  });
+  return { ...plate, fluids };
 }

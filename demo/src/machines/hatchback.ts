@@ -1,8 +1,14 @@
-import type { PlaceId, ProductId } from "@yonderfell/core";
+import type { ChecklistId, MeasuredLimitRecord, PlaceId, ProductId } from "@yonderfell/core";
 import { vinOf } from "../vin.js";
 import { every, months, ODO } from "../limits.js";
 import { fluid, measured, point, q, said } from "../plate.js";
 import type { ScenarioMachine } from "../scenario.js";
+
+/** Front pads that wear, by what is measured of them. */
+const padsWorn = (point: string): MeasuredLimitRecord => ({
+  checklist: "cl-wheels" as ChecklistId,
+  ...{ check: "k-pads", point, meter: ODO, limit: 3 },
+});
 
 /** A mechanic's own car, bought with a part of its papers. */
 export const hatchback: ScenarioMachine = {
@@ -95,8 +101,25 @@ export const hatchback: ScenarioMachine = {
     {
       id: "t-hatch-pads",
       name: "Front brake pads",
-      regimes: { handbook: [every(ODO, 45000)] },
+      regimes: {
+        handbook: [every(ODO, 45000)],
+        measured: [padsWorn("left"), padsWorn("right")],
+      },
+      regime: "measured",
+      regimeReason: "Measured whenever the wheels are off; the book's figure is a guess.",
       doneDaysAgo: [342],
+    },
+  ],
+  worked: [
+    {
+      daysAgo: 342,
+      says: {
+        measures: ["left", "right"].map((side) => ({
+          ...{ name: `Front pads, ${side}`, readings: [q(12, "mm")], verdict: "sound" as const },
+        })),
+        torques: [{ name: "wheel bolts", torque: q(110, "Nm"), by: "pe-rigg" }],
+        met: [{ caution: "on stands, wheels chocked", by: "pe-rigg" }],
+      },
     },
   ],
   notes: [

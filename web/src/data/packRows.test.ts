@@ -1,6 +1,6 @@
-import { sectionsOfVersion, type Book } from "@yonderfell/core";
+import { SECTIONS, sectionsOfVersion, type Book } from "@yonderfell/core";
 import { Dexie } from "dexie";
-import { BOOK } from "../../test/skarrowVale.js";
+import { BOOK as WHOLE } from "../../test/skarrowVale.js";
 import { DexieStorage } from "./dexieStorage.js";
 
 const KEYS = "id, place, machine";
@@ -32,6 +32,15 @@ const TABLES_OF_5 = {
   boardFacts: "key",
 };
 const GONE = ["readings", "meterChanges", "tasks", "entries", "fluids", "servicePoints"];
+
+/** The book as one of version 1 could be: without what is a section since. */
+const BOOK = Object.fromEntries(
+  Object.entries(WHOLE).filter(
+    ([key]) =>
+      !(SECTIONS as readonly string[]).includes(key) ||
+      (sectionsOfVersion(1) as readonly string[]).includes(key),
+  ),
+) as unknown as Book;
 
 const WRONG = (BOOK.entries ?? []).find(({ machine }) => machine !== "m-bus");
 const MOVED_FROM = WRONG?.machine as string;

@@ -4,6 +4,7 @@ import {
   machineBooksOf,
   visitsOfMachine,
   planningOf,
+  plateNow,
   RECKONED_SECTIONS,
   settingsOf,
   usualRate,
@@ -138,7 +139,7 @@ export class VisitKeeper extends Keeper<VisitsUpdate> {
         fitments: fitments[id] ?? [],
       };
       const held = { visits: visits[id] ?? [], journeys: journeys[id] ?? [] };
-      const plan = visitsOfMachine(book, plate, held, source, today);
+      const plan = visitsOfMachine(book, plateNow(plate, book, today), held, source, today);
       // What moves its visits must know when it is away, as the plan does.
       return {
         machine: awayOn(machine, held.journeys, today),

@@ -6,10 +6,14 @@ export {
   type BoardView,
   boardViewSchema,
 } from "./boardView.js";
+export type { Booking, Closure } from "./booking.js";
+export type { Checklist } from "./checklist.js";
 export type { Entry, LookAgain, ReminderFactCode } from "./entry.js";
+export type { Finding } from "./finding.js";
 export { type Capacity, CAPACITY_CONDITIONS, type CapacityCondition, type Fluid } from "./fluid.js";
 export type {
   BayId,
+  ChecklistId,
   EntryId,
   FitmentId,
   FluidId,
@@ -37,6 +41,7 @@ export type {
 export type { Machine, Meter } from "./machine.js";
 export type { MeterChange } from "./meterChange.js";
 export { ownValue } from "./ownValue.js";
+export type { Order } from "./order.js";
 export type { Fitment, Part, Price } from "./part.js";
 export type { Picture } from "./picture.js";
 export { type Product, unitOfProduct } from "./product.js";
@@ -44,6 +49,8 @@ export type { Reading } from "./reading.js";
 export type { RecordOf, Section } from "./recordSchemas.js";
 export type { Reminder } from "./reminder.js";
 export { nextRevision, revisionOf, withRevision } from "./revision.js";
+export type { Round } from "./round.js";
+export type { Sample } from "./sample.js";
 export type { RunningIn, RunningInStage } from "./runningIn.js";
 export { SECTION_WORDS } from "./sectionWords.js";
 export {
@@ -84,6 +91,8 @@ export {
   SPECIFICATION_GROUPS,
   type SpecificationGroup,
 } from "./specification.js";
+export type { StockMove } from "./stockMove.js";
 export { OUTSIDE_REASONS, type Task, type TaskUse } from "./task.js";
+export type { Container, WasteMove } from "./waste.js";
 export type { Visit } from "./visit.js";
 export type { Bay, Person, Place } from "./workshop.js";

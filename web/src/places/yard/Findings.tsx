@@ -10,7 +10,7 @@ import { usePlate } from "./usePlate.js";
 export function Findings({ machine }: { readonly machine: Machine }): ReactElement | null {
   const found = usePlate(machine.id);
   if (found === undefined) return null;
-  const findings = plateFindings(machine, found.plate, found, coldOf(machine, found.settings));
+  const findings = plateFindings(machine, found.now, found, coldOf(machine, found.settings));
   if (findings.length === 0) return null;
   return (
     <section aria-labelledby="not-as-specified" className="mb-5">

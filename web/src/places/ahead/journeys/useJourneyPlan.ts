@@ -1,6 +1,7 @@
 import {
   machineState,
   planJourney,
+  plateNow,
   planningOf,
   recordsByMachine,
   settingsOf,
@@ -40,7 +41,8 @@ export function useJourneyPlan(
     const records = read?.book ? recordsByMachine(read.book).get(journey.machine) : undefined;
     if (!read?.book || records === undefined) return null;
     const settings = settingsOf({ settings: read.own });
-    const { plate, parts, products, people } = read;
+    const { parts, products, people } = read;
+    const plate = plateNow(read.plate, read.book, today);
     const source = {
       settings,
       planning: planningOf({ settings: read.own }),

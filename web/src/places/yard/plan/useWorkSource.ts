@@ -1,14 +1,16 @@
-import type {
-  Book,
-  MachineBook,
-  MachineId,
-  MachinePlate,
-  Part,
-  Person,
-  Product,
+import {
+  plateNow,
+  type Book,
+  type MachineBook,
+  type MachineId,
+  type MachinePlate,
+  type Part,
+  type Person,
+  type Product,
 } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
 
 /** What the work on a machine is reckoned from: its records, its plate, what is bought for it, who does it. */
 export interface WorkSource {
@@ -23,6 +25,7 @@ export interface WorkSource {
 /** That of one machine, current as it changes; undefined until read, null where there is none. */
 export function useWorkSource(id: MachineId | undefined): WorkSource | null | undefined {
   const { storage } = useBook();
+  const today = useAppSelector((state) => state.session.today);
   return useLiveQuery(async (): Promise<WorkSource | null> => {
     const book = id === undefined ? null : await storage.machineBook(id);
     if (id === undefined || book === null) return null;
@@ -33,6 +36,6 @@ export function useWorkSource(id: MachineId | undefined): WorkSource | null | un
       storage.list("people"),
       storage.ownSettings(),
     ]);
-    return { book, plate, parts, products, people, settings };
-  }, [storage, id]);
+    return { book, plate: plateNow(plate, book, today), parts, products, people, settings };
+  }, [storage, id, today]);
 }

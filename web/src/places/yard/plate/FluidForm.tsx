@@ -2,11 +2,13 @@ import {
   BRAKE_TYPES,
   CAPACITY_CONDITIONS,
   COOLANT_FAMILIES,
+  dayOf,
   FLUID_KINDS,
   type Fluid,
   type FluidId,
   type Machine,
   type Product,
+  type ProductInside,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
@@ -24,7 +26,9 @@ import {
 } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import type { QuantityWanted } from "../../../ui/readQuantity.js";
+import { fullDate } from "../../../words/format.js";
 import { productWords } from "../../../words/plateWords.js";
+import type { PlateInBook } from "../usePlate.js";
 import {
   capacityWanted,
   emptyCapacity,
@@ -44,11 +48,13 @@ export function FluidForm({
   fluid,
   machine,
   products,
+  inside,
   onClose,
 }: {
   readonly fluid: Fluid | null;
   readonly machine: Machine;
   readonly products: readonly Product[];
+  readonly inside: PlateInBook["inside"];
   readonly onClose: () => void;
 }): ReactElement {
   const gallons = useGallons(machine);
@@ -78,7 +84,11 @@ export function FluidForm({
       }}
       onClose={onClose}
     >
-      <WhatItIs form={form} products={products} />
+      <WhatItIs
+        form={form}
+        products={products}
+        by={fluid === null ? null : (inside.get(fluid.id) ?? null)}
+      />
       {!mixes && <CheckField {...field("isFlushed")} />}
       <Capacities {...field("capacities")} wanted={capacityWanted(model.kind, gallons)} />
       <Grades {...field("grades")} />
@@ -90,9 +100,12 @@ export function FluidForm({
 function WhatItIs({
   form: { model, field },
   products,
+  by,
 }: {
   readonly form: FormInHand<FluidModel, Fluid | null>;
   readonly products: readonly Product[];
+  /** What the log says is in it, which goes before what is chosen here; null where it says nothing. */
+  readonly by: ProductInside | null;
 }): ReactElement {
   const own = products.filter((product) => product.kind === model.kind);
   const inIt = own.map((one) => [one.id as string, productWords(one)] as const);
@@ -101,7 +114,16 @@ function WhatItIs({
       <TextField offered={SYSTEMS} autoFocus {...field("system")} />
       <SelectField choices={choicesOfWords(FLUID_KINDS)} {...field("kind")} />
       <TextField isMono {...field("codes")} />
-      <SelectField choices={[["", "not recorded"], ...inIt]} {...field("product")} />
+      <div>
+        <SelectField choices={[["", "not recorded"], ...inIt]} {...field("product")} />
+        {by?.by && (
+          <p className="text-fine text-quiet">
+            What was in it before. By the log it has{" "}
+            {products.find(({ id }) => id === by.product)?.name ?? "another"} since{" "}
+            {fullDate(dayOf(by.by.date))}.
+          </p>
+        )}
+      </div>
       {model.kind === "coolant" && (
         <SelectField
           choices={choicesOrNone(COOLANT_FAMILIES, "not recorded")}

@@ -1,14 +1,16 @@
 import {
   capacityAnswers,
+  dayOf,
   gradesInTheCold,
   productCovers,
   type CapacityAnswer,
   type Cold,
+  type Entry,
   type Fluid,
   type Product,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { sentence } from "../../../words/format.js";
+import { fullDate, sentence } from "../../../words/format.js";
 import {
   apartWords,
   isFarApart,
@@ -19,18 +21,22 @@ import {
   productWords,
   workingWords,
 } from "../../../words/plateWords.js";
+import type { PlateInBook } from "../usePlate.js";
 import { EditButton } from "./EditButton.js";
 
 /** The fluids of a machine: system, how much and by whom, what is required, what is in. */
 export function FluidRows({
   cold,
   fluids,
+  inside,
   products,
   onEdit,
   onChoose,
 }: {
   readonly cold: Cold;
+  /** With what is in them now. */
   readonly fluids: readonly Fluid[];
+  readonly inside: PlateInBook["inside"];
   readonly products: readonly Product[];
   readonly onEdit: (fluid: Fluid) => void;
   /** Asks which products would do. */
@@ -50,7 +56,12 @@ export function FluidRows({
           <Capacities fluid={fluid} />
           <Required fluid={fluid} cold={cold} />
           <div>
-            <InItNow fluid={fluid} cold={cold} products={products} />
+            <InItNow
+              fluid={fluid}
+              by={inside.get(fluid.id)?.by ?? null}
+              cold={cold}
+              products={products}
+            />
             <button
               type="button"
               aria-label={`What would do in ${fluid.system}`}
@@ -135,10 +146,13 @@ function Required({ fluid, cold }: { readonly fluid: Fluid; readonly cold: Cold 
 
 function InItNow({
   fluid,
+  by,
   cold,
   products,
 }: {
   readonly fluid: Fluid;
+  /** The entry it went in by, null where only the plate says it. */
+  readonly by: Entry | null;
   readonly cold: Cold;
   readonly products: readonly Product[];
 }): ReactElement {
@@ -147,7 +161,9 @@ function InItNow({
   const { issues } = productCovers(product, fluid, cold);
   return (
     <div>
-      <p className="text-fine text-quiet">in it now</p>
+      <p className="text-fine text-quiet">
+        in it now{by === null ? "" : `, since ${fullDate(dayOf(by.date))}`}
+      </p>
       <p className="font-medium">{productWords(product)}</p>
       {issues.length === 0 ? (
         <p className="text-fine text-clear">covers what is required</p>

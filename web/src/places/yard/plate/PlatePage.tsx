@@ -52,7 +52,10 @@ interface PartProps {
 /** What is being written down: a record, null for a new one, undefined while nothing is. */
 type Editing<T> = T | null | undefined;
 
-function Fluids({ machine, found: { plate, products, settings } }: PartProps): ReactElement {
+function Fluids({
+  machine,
+  found: { plate, now, inside, products, settings },
+}: PartProps): ReactElement {
   const [editing, setEditing] = useState<Editing<Fluid>>();
   const [choosing, setChoosing] = useState<Fluid | null>(null);
   const { fluids } = plate;
@@ -74,9 +77,10 @@ function Fluids({ machine, found: { plate, products, settings } }: PartProps): R
     >
       <FluidRows
         cold={cold}
-        fluids={fluids}
+        fluids={now.fluids}
+        inside={inside}
         products={products}
-        onEdit={setEditing}
+        onEdit={({ id }) => setEditing(fluids.find((one) => one.id === id))}
         onChoose={setChoosing}
       />
       {choosing !== null && (
@@ -92,6 +96,7 @@ function Fluids({ machine, found: { plate, products, settings } }: PartProps): R
           fluid={asItStands(fluids, editing)}
           machine={machine}
           products={products}
+          inside={inside}
           onClose={close}
         />
       )}

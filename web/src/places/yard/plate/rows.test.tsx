@@ -37,6 +37,7 @@ describe("the fluids of a plate", () => {
     const { machine, plate } = on(id);
     render(
       <FluidRows
+        inside={new Map()}
         cold={coldOf(machine, BOOK.settings)}
         fluids={plate.fluids}
         products={BOOK.products ?? []}
