@@ -1,7 +1,10 @@
 import {
+  DECLARED,
   dialOn,
   digestedWords,
   formatDay,
+  SECTION_WORDS,
+  SECTIONS,
   type Book,
   type DayNumber,
   type Digested,
@@ -34,6 +37,9 @@ function doubtLine(
 const counted = (count: number, one: string, many: string): string =>
   `${count} ${count === 1 ? one : many}`;
 
+/** What is told only where there is any. */
+const OTHERS = SECTIONS.filter((section) => DECLARED[section].part !== "rules");
+
 /** What a sound book holds, and what in it deserves a look: what was changed by hand, faults and doubtful meters. */
 export function checkReport(
   book: Book,
@@ -47,6 +53,11 @@ export function checkReport(
     counted(book.readings?.length ?? 0, "reading", "readings"),
     counted(book.entries?.length ?? 0, "entry", "entries"),
     counted(book.meterChanges?.length ?? 0, "meter change", "meter changes"),
+    ...OTHERS.flatMap((section) => {
+      const count = book[section]?.length ?? 0;
+      const [one, many] = SECTION_WORDS[section];
+      return count === 0 ? [] : [counted(count, one, many)];
+    }),
   ];
   const meters = machines.flatMap((machine) => machine.meters.map((meter) => ({ machine, meter })));
   const faults = meters.flatMap(({ machine, meter }) =>

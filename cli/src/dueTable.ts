@@ -2,6 +2,7 @@ import {
   formatDay,
   governingLimit,
   type DayNumber,
+  type FindingReckoning,
   type MachineReckoning,
   type TaskReckoning,
 } from "@yonderfell/core";
@@ -33,8 +34,31 @@ function rowOf(task: TaskReckoning, machine: MachineReckoning): string[] {
   ].map((cell) => cell.replaceAll(/\s+/g, " "));
 }
 
+const FINDING_TITLES = ["machine", "finding", "verdict", "decision", "state", "likely", "found"];
+
+/** An open finding with the limit that governs it. */
+function findingRow(
+  { finding, status, governs, limits }: FindingReckoning,
+  { machine }: MachineReckoning,
+): string[] {
+  const likely = limits[governs ?? 0]?.forecast?.likely;
+  return [
+    machine.tag,
+    [finding.what, finding.where].filter(Boolean).join(", ") || finding.id,
+    ...[finding.verdict ?? "", finding.decision, status],
+    likely === undefined ? "no date" : formatDay(likely),
+    finding.found,
+  ].map((cell) => cell.replaceAll(/\s+/g, " "));
+}
+
 /** What is due, as a table for people. A question mark after the state: doubtful. */
 export function dueTable(machines: readonly MachineReckoning[], today: DayNumber): string {
   const rows = machines.flatMap((machine) => machine.tasks.map((task) => rowOf(task, machine)));
-  return [`Due on ${formatDay(today)}`, "", ...textTable(TITLES, rows)].join("\n");
+  const found = machines.flatMap((machine) =>
+    machine.findings.map((finding) => findingRow(finding, machine)),
+  );
+  const findings =
+    found.length === 0 ? [] : ["", "Open findings", "", ...textTable(FINDING_TITLES, found)];
+  const due = textTable(TITLES, rows);
+  return [`Due on ${formatDay(today)}`, "", ...due, ...findings].join("\n");
 }

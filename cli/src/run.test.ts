@@ -2,7 +2,14 @@ import { spawnSync } from "node:child_process";
 import { mkdtempSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
-import { bookFileText, dayOf, formatDay, type BookCosts, type DueList } from "@yonderfell/core";
+import {
+  bookFileText,
+  dayOf,
+  formatDay,
+  type BookCosts,
+  type StockList,
+  type DueList,
+} from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { run } from "./run.js";
 
@@ -149,11 +156,15 @@ test("ids such as __proto__ and constructor are data like any other", () => {
   expect(list.machines[0]?.tasks[0]?.limits[0]).toMatchObject({ from: 60, dueAt: 110 });
 });
 
-test("the table has a line a task, with its reason in figures of the dial", () => {
+test("the table has a line a task, with its reason in figures of the dial, and then the open findings", () => {
   const { output } = run(["due", GOOD, ...ON], TODAY);
   const lines = output.split("\n");
   expect(lines[0]).toBe("Due on 2026-11-23");
-  expect(lines).toHaveLength(4 + (BOOK.tasks?.length ?? 0));
+  const findings = lines.indexOf("Open findings");
+  expect(findings).toBe(5 + (BOOK.tasks?.length ?? 0));
+  expect(lines.slice(findings).join("\n")).toMatch(
+    /^21 +Engine uses oil, more each month, engine +attend +now +overdue +2026-11-18 +2026-11-18$/m,
+  );
   const oil = lines.find((line) => line.startsWith("07") && line.includes("Engine oil"));
   expect(oil).toMatch(
     /soon +2026-12-12 +2026-12-06\.\.2026-12-20 +70[89]\.\d km +every 12000 km; last 2026-01-15 at 86163 km on the old dial; due at 11924 km$/,
@@ -245,4 +256,32 @@ test.each([
   const ending = run(["costs", GOOD, ...words], TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });
   expect(ending.complaint).toMatch(said);
+});
+
+test.each([
+  ["stock", /^HD 4510 +Oil filter, spin-on +-\d+ +piece +never +2 +the counts do not agree$/m],
+  ["stock", /^ +Fellmaster 15W-40 +[\d.]+ +L +2026-05-02 +20 +short$/m],
+  ["waste", /^oil +[\d.]+ L +[\d.]+ L +Oil drum by the pit$/m],
+  ["waste", /^filters +0 +9 pieces +Filter crate$/m],
+])("%s is told for people: %s", (command, expected) => {
+  const { status, output } = run([command, GOOD, ...ON], TODAY);
+  expect(status).toBe(0);
+  expect(output).toMatch(expected);
+});
+
+test("stock and waste are told as JSON, in the order of the file", () => {
+  const stock = JSON.parse(run(["stock", GOOD, ...ON, "--json"], TODAY).output) as StockList;
+  expect(stock.on).toBe("2026-11-23");
+  expect(stock.items[0]).toEqual({
+    ...{ part: "pt-hd-oilf", onHand: expect.any(Number) as number, unit: "piece" },
+    ...{ counted: null, least: 2, short: true },
+  });
+  const waste = JSON.parse(run(["waste", GOOD, ...ON, "--json"], TODAY).output) as object;
+  expect(waste).toMatchObject({ on: "2026-11-23" });
+  expect((waste as { kinds: unknown[] }).kinds[0]).toMatchObject({
+    ...{ kind: "oil", container: "wc-oil" },
+  });
+  for (const command of ["stock", "waste"]) {
+    expect(run([command, GOOD], TODAY).complaint).toMatch(/expected the day, --on/);
+  }
 });

@@ -41,6 +41,7 @@ function chosen(
   return found.map((one) => ({
     ...one,
     tasks: one.tasks.filter((task) => statuses.includes(task.status)),
+    findings: one.findings.filter(({ status }) => statuses.some((wanted) => wanted === status)),
   }));
 }
 

@@ -40,7 +40,7 @@ const noted = (price: number | null, ago: number, random: Random): object =>
   random() < WITHOUT_PRICE || price === null ? {} : { price: then(price, ago) };
 
 /** What a product cost a litre so many days ago, noted mostly. */
-export function litreOf(id: string | null | undefined, ago: number, random: Random): object {
+function litreOf(id: string | null | undefined, ago: number, random: Random): object {
   const product = PRODUCTS.find((one) => one.id === id);
   return noted(product === undefined ? null : priceOfLitre(product), ago, random);
 }

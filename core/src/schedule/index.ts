@@ -1,6 +1,7 @@
 export type { CompletionFact } from "./completion.js";
 export { type DueList, dueList } from "./dueList.js";
 export type { Forecast } from "./forecast.js";
+export type { FindingReckoning } from "./findingsDue.js";
 export { insideOf, plateNow, type ProductInside } from "./inside.js";
 export {
   type LimitReckoning,
