@@ -5,11 +5,12 @@ import { openDemonstration } from "./application.js";
 import { usedApplication } from "./usedApplication.js";
 
 const ASSETS = fileURLToPath(new URL("../web/dist/assets/", import.meta.url));
-const MOST_BYTES = 180_000;
+/** What version 2 of the book may take; it had 180 kB before its limits by what is measured. */
+const MOST_BYTES = 182_000;
 
 const app = usedApplication();
 
-test("the script needed to see the board, worker included, stays under 180 kB compressed", async () => {
+test("the script needed to see the board, worker included, stays under 182 kB compressed", async () => {
   const { page, address } = app();
   await openDemonstration(app());
   await page.evaluateOnNewDocument(() => {

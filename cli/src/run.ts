@@ -7,7 +7,7 @@ import {
   wasteOn,
   type Book,
   type DayNumber,
-  type MachineReckoning,
+  type WholeReckoning,
 } from "@yonderfell/core";
 import { openBook } from "./bookFile.js";
 import { checkReport } from "./checkReport.js";
@@ -28,9 +28,9 @@ export interface Ending {
 
 /** The machines asked for, each with the tasks in the states asked for. */
 function chosen(
-  machines: readonly MachineReckoning[],
+  machines: readonly WholeReckoning[],
   { machine, statuses }: Options,
-): MachineReckoning[] {
+): WholeReckoning[] {
   const found = machines.filter((one) => machine === null || one.machine.tag === machine);
   if (machine !== null && found.length === 0) {
     throw new Problem(

@@ -17,6 +17,7 @@ export interface BookParts {
   readonly readings?: readonly Loose<Reading>[];
   readonly meterChanges?: readonly Loose<MeterChange>[];
   readonly entries?: readonly Loose<Entry>[];
+  readonly rounds?: readonly unknown[];
   readonly settings?: unknown;
 }
 

@@ -1,4 +1,3 @@
-import fc from "fast-check";
 import { z } from "zod";
 
 /** Texts among which each field finds one that it takes. */
@@ -88,9 +87,6 @@ export function drawnFrom(schema: z.ZodType, draw: Draw): unknown {
     `nothing that ${z.prettifyError(schema.safeParse({}).error as z.ZodError)} takes`,
   );
 }
-
-/** The seeds of drawn books. */
-export const SEED = fc.integer({ min: 1, max: 2 ** 30 });
 
 /** Numbers that follow from a seed (a linear congruential generator). */
 export function drawing(seed: number): Draw {

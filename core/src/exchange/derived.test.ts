@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { drawing, SEED, type Draw } from "../../test/drawnFrom.js";
+import { drawing, type Draw } from "../../test/drawnFrom.js";
+import { SEED } from "../../test/seeds.js";
 import { randomBook } from "../../test/randomBook.js";
 import { rounded } from "../../test/rounded.js";
 import { applyChange, put, reversed, type Change } from "../book/change/change.js";

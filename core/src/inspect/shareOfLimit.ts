@@ -1,7 +1,8 @@
 import { anyFigure, listOf, noneOrMore, orUnknown, usually } from "../sums/field.js";
 import { isAtLeast } from "../sums/nearly.js";
 import { asked } from "../sums/sum.js";
-import { byLife, measuredAt, trendOf } from "./trend.js";
+import { byLife, trendOf } from "./trend.js";
+import { measuredAt } from "./trendSum.js";
 import type { Verdict } from "./verdict.js";
 
 const WATCH = 0.8;

@@ -1,7 +1,5 @@
-import { anyFigure, fieldsOf, listOf, noneOrMore, oneOf, orUnknown } from "../sums/field.js";
 import { mean, median } from "../sums/middle.js";
 import { isAbove, isAtLeast, isAtMost, isSame } from "../sums/nearly.js";
-import { asked } from "../sums/sum.js";
 
 /** What was measured at a life, in the meter's own unit. */
 export interface Measured {
@@ -91,24 +89,3 @@ export function trendOf(given: TrendGiven): Trend {
   const remaining = atLimit === null ? null : atLimit - lifeNow;
   return { slope: line.slope, atLimit, remaining, days: daysFor(remaining, perDay), ...counts };
 }
-
-/** What was measured at which life, as a field. */
-export const measuredAt = fieldsOf({
-  life: noneOrMore("life in the meter's unit"),
-  value: anyFigure("what was measured"),
-});
-
-/** When something that wears meets its limit. */
-export const TREND = asked({
-  name: "trend",
-  about: "When something that wears meets its limit, by what was measured of it.",
-  fields: {
-    points: listOf(measuredAt),
-    limit: anyFigure("the limit"),
-    wears: oneOf(["down", "up"]),
-    fitted: orUnknown(measuredAt),
-    lifeNow: noneOrMore("life now, in the meter's unit"),
-    perDay: orUnknown(noneOrMore("life a day")),
-  },
-  reckon: trendOf,
-});

@@ -100,6 +100,23 @@ test("a figure that is right as it is sets the contradicting ones aside and keep
   expect(meterReckoningOf(after, ODO, TODAY)?.dial).toBe(1300);
 });
 
+test("a figure that is right sets aside what a round read, and the round keeps the rest", () => {
+  const round = {
+    ...{ id: "n", seq: 3, machine: "van", checklist: "week", date: "2026-02-25" },
+    ...{ meters: { odo: 1450, hrs: 7 }, estimatedMeters: ["hrs"], results: [] },
+  };
+  const parts = { readings: READ, rounds: [round] };
+  expect(reading(parts, 1420, null)).toBe("figure-in-doubt");
+  expect(reading(parts, 1420, { code: "right" })).toBe(1420);
+  const book = vanBook(parts);
+  const asked = { meter: ODO, day: TODAY, value: 1420, answer: { code: "right" } } as const;
+  const result = readMeter(book, asked, context());
+  const after = applyChange(book, result.ok ? result.value : { command: "", records: [] });
+  expect(after.rounds.at(-1)).toMatchObject({
+    ...{ replaces: "n", meters: { hrs: 7 }, estimatedMeters: ["hrs"], checklist: "week" },
+  });
+});
+
 test("a steep rise that is right is confirmed", () =>
   expect(reading({ readings: READ }, 99000, { code: "right" })).toBe(99000));
 

@@ -1,12 +1,14 @@
 import { put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext } from "../book/change/command.js";
-import type { EntryId, MeterId, ReadingId } from "../book/records/ids.js";
+import type { Entry } from "../book/records/entry.js";
+import type { MeterId, ReadingId } from "../book/records/ids.js";
+import type { Round } from "../book/records/round.js";
 import type { MachineBook } from "../book/slice/slice.js";
 import type { Point } from "./points.js";
 
 /**
  * Sets aside the figures of `points` of a meter, so that another can stand: a reading is superseded
- * by a void one, an entry by one without that meter's figure. Null where a point is a meter change,
+ * by a void one, an entry or a round by one without that meter's figure. Null where a point is a meter change,
  * which only a correction of that change can mend.
  */
 export function makeRoom(
@@ -36,15 +38,18 @@ function setAside(
     const own = { id: newId() as ReadingId, seq: nextSeq(), replaces: reading.id, void: true };
     return put("readings", { ...reading, ...own });
   }
-  const entry = section === "entries" ? book.entries.find((record) => record.id === id) : undefined;
-  if (entry === undefined) return null;
-  const figures = Object.entries(entry.meters ?? {}).filter(([key]) => key !== meter);
-  return put("entries", {
-    ...entry,
-    id: newId() as EntryId,
+  if (section === "meterChanges") return null;
+  const records: readonly (Entry | Round)[] = book[section];
+  const record = records.find((one) => one.id === id);
+  if (record === undefined) return null;
+  const figures = Object.entries(record.meters ?? {}).filter(([key]) => key !== meter);
+  const without = {
+    ...record,
+    id: newId(),
     seq: nextSeq(),
-    replaces: entry.id,
+    replaces: record.id,
     meters: Object.fromEntries(figures),
-    estimatedMeters: (entry.estimatedMeters ?? []).filter((estimated) => estimated !== meter),
-  });
+    estimatedMeters: (record.estimatedMeters ?? []).filter((estimated) => estimated !== meter),
+  };
+  return put(section, without as unknown as Entry & Round);
 }

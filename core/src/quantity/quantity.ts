@@ -1,19 +1,7 @@
-import { z } from "zod";
-import { numberField, textField } from "../book/records/fields.js";
-import { dimensionOf, UNIT_NAMES, UNITS, type Unit } from "./unit.js";
+import type { z } from "zod";
+import type { quantitySchema } from "./quantitySchema.js";
+import { dimensionOf, UNITS, type Unit } from "./unit.js";
 
-/** A value with its unit, kept as it was typed; nothing is ever converted on the way into a book. */
-export const quantitySchema = z
-  .looseObject(
-    {
-      value: numberField,
-      unit: z.enum(UNIT_NAMES as readonly [Unit, ...Unit[]], "the name of a unit"),
-      /** The words it was typed in, where they say more than value and unit: `1 1/2 in`. */
-      typed: textField.nullish(),
-    },
-    "a quantity: a value and a unit",
-  )
-  .meta({ id: "quantity" });
 type QuantityShape = z.infer<typeof quantitySchema>;
 export type Quantity = Readonly<Pick<QuantityShape, "value" | "unit" | "typed">>;
 

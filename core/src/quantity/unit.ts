@@ -23,17 +23,14 @@ export type Dimension =
  */
 interface UnitSize {
   readonly dimension: Dimension;
-  /** How it is written for people. */
-  readonly symbol: string;
   readonly size: readonly [bigint, bigint];
 }
 
 const unit = (
   dimension: Dimension,
-  symbol: string,
   numerator: bigint | number,
   denominator: bigint | number = 1n,
-): UnitSize => ({ dimension, symbol, size: [BigInt(numerator), BigInt(denominator)] });
+): UnitSize => ({ dimension, size: [BigInt(numerator), BigInt(denominator)] });
 
 /** The litres of a US and of an imperial gallon, times 10⁹ and 10⁵. */
 const US_GALLON = 3785411784n;
@@ -47,53 +44,102 @@ const POUND_FORCE = 44482216152605n;
  * water is the conventional 0.249089 kPa (4 °C).
  */
 export const UNITS = {
-  mm: unit("length", "mm", 1),
-  cm: unit("length", "cm", 10),
-  m: unit("length", "m", 1000),
-  km: unit("length", "km", 1_000_000),
-  in: unit("length", "in", 254, 10),
+  mm: unit("length", 1),
+  cm: unit("length", 10),
+  m: unit("length", 1000),
+  km: unit("length", 1_000_000),
+  in: unit("length", 254, 10),
   /** The thirty-second of an inch, in which tread is measured. */
-  "in-32nd": unit("length", "thirty-seconds in", 254, 320),
-  ft: unit("length", "ft", 3048, 10),
-  mi: unit("length", "mi", 1_609_344),
-  L: unit("volume", "L", 1),
-  mL: unit("volume", "mL", 1, 1000),
-  "us-gal": unit("volume", "US gal", US_GALLON, 10n ** 9n),
-  "us-qt": unit("volume", "US qt", US_GALLON, 4n * 10n ** 9n),
-  "us-pt": unit("volume", "US pt", US_GALLON, 8n * 10n ** 9n),
-  "us-floz": unit("volume", "US fl oz", US_GALLON, 128n * 10n ** 9n),
-  "imp-gal": unit("volume", "imp gal", IMPERIAL_GALLON, 10n ** 5n),
-  "imp-qt": unit("volume", "imp qt", IMPERIAL_GALLON, 4n * 10n ** 5n),
-  "imp-pt": unit("volume", "imp pt", IMPERIAL_GALLON, 8n * 10n ** 5n),
-  "imp-floz": unit("volume", "imp fl oz", IMPERIAL_GALLON, 160n * 10n ** 5n),
-  Nm: unit("torque", "N·m", 1),
-  "ft-lbf": unit("torque", "ft·lbf", POUND_FORCE * 3048n, 10n ** 17n),
-  "in-lbf": unit("torque", "in·lbf", POUND_FORCE * 254n, 10n ** 17n),
-  kPa: unit("pressure", "kPa", 1),
-  bar: unit("pressure", "bar", 100),
-  mbar: unit("pressure", "mbar", 1, 10),
-  MPa: unit("pressure", "MPa", 1000),
-  psi: unit("pressure", "psi", POUND_FORCE, 64516n * 10n ** 8n),
-  inH2O: unit("pressure", "inH₂O", 249089, 1_000_000),
-  degC: unit("temperature", "°C", 1),
-  degF: unit("temperature", "°F", 5, 9),
-  kg: unit("mass", "kg", 1),
-  g: unit("mass", "g", 1, 1000),
-  lb: unit("mass", "lb", 45359237, 10n ** 8n),
-  oz: unit("mass", "oz", 45359237, 16n * 10n ** 8n),
-  h: unit("time", "h", 1),
-  min: unit("time", "min", 1, 60),
-  V: unit("voltage", "V", 1),
-  A: unit("current", "A", 1),
-  Ah: unit("charge", "Ah", 1),
-  W: unit("power", "W", 1),
-  kW: unit("power", "kW", 1000),
-  percent: unit("share", "%", 1),
-  rpm: unit("rotation", "rpm", 1),
-  piece: unit("count", "pieces", 1),
-  turn: unit("turn", "turns", 1),
-  pH: unit("acidity", "pH", 1),
+  "in-32nd": unit("length", 254, 320),
+  ft: unit("length", 3048, 10),
+  mi: unit("length", 1_609_344),
+  L: unit("volume", 1),
+  mL: unit("volume", 1, 1000),
+  "us-gal": unit("volume", US_GALLON, 10n ** 9n),
+  "us-qt": unit("volume", US_GALLON, 4n * 10n ** 9n),
+  "us-pt": unit("volume", US_GALLON, 8n * 10n ** 9n),
+  "us-floz": unit("volume", US_GALLON, 128n * 10n ** 9n),
+  "imp-gal": unit("volume", IMPERIAL_GALLON, 10n ** 5n),
+  "imp-qt": unit("volume", IMPERIAL_GALLON, 4n * 10n ** 5n),
+  "imp-pt": unit("volume", IMPERIAL_GALLON, 8n * 10n ** 5n),
+  "imp-floz": unit("volume", IMPERIAL_GALLON, 160n * 10n ** 5n),
+  Nm: unit("torque", 1),
+  "ft-lbf": unit("torque", POUND_FORCE * 3048n, 10n ** 17n),
+  "in-lbf": unit("torque", POUND_FORCE * 254n, 10n ** 17n),
+  kPa: unit("pressure", 1),
+  bar: unit("pressure", 100),
+  mbar: unit("pressure", 1, 10),
+  MPa: unit("pressure", 1000),
+  psi: unit("pressure", POUND_FORCE, 64516n * 10n ** 8n),
+  inH2O: unit("pressure", 249089, 1_000_000),
+  degC: unit("temperature", 1),
+  degF: unit("temperature", 5, 9),
+  kg: unit("mass", 1),
+  g: unit("mass", 1, 1000),
+  lb: unit("mass", 45359237, 10n ** 8n),
+  oz: unit("mass", 45359237, 16n * 10n ** 8n),
+  h: unit("time", 1),
+  min: unit("time", 1, 60),
+  V: unit("voltage", 1),
+  A: unit("current", 1),
+  Ah: unit("charge", 1),
+  W: unit("power", 1),
+  kW: unit("power", 1000),
+  percent: unit("share", 1),
+  rpm: unit("rotation", 1),
+  piece: unit("count", 1),
+  turn: unit("turn", 1),
+  pH: unit("acidity", 1),
 } as const satisfies Record<string, UnitSize>;
+
+/** How each unit is written for people. Apart from the sizes, because reckoning does without. */
+const SYMBOLS: Readonly<Record<keyof typeof UNITS, string>> = {
+  mm: "mm",
+  cm: "cm",
+  m: "m",
+  km: "km",
+  in: "in",
+  "in-32nd": "thirty-seconds in",
+  ft: "ft",
+  mi: "mi",
+  L: "L",
+  mL: "mL",
+  "us-gal": "US gal",
+  "us-qt": "US qt",
+  "us-pt": "US pt",
+  "us-floz": "US fl oz",
+  "imp-gal": "imp gal",
+  "imp-qt": "imp qt",
+  "imp-pt": "imp pt",
+  "imp-floz": "imp fl oz",
+  Nm: "N·m",
+  "ft-lbf": "ft·lbf",
+  "in-lbf": "in·lbf",
+  kPa: "kPa",
+  bar: "bar",
+  mbar: "mbar",
+  MPa: "MPa",
+  psi: "psi",
+  inH2O: "inH₂O",
+  degC: "°C",
+  degF: "°F",
+  kg: "kg",
+  g: "g",
+  lb: "lb",
+  oz: "oz",
+  h: "h",
+  min: "min",
+  V: "V",
+  A: "A",
+  Ah: "Ah",
+  W: "W",
+  kW: "kW",
+  percent: "%",
+  rpm: "rpm",
+  piece: "pieces",
+  turn: "turns",
+  pH: "pH",
+};
 
 /** A unit by the name a book uses. */
 export type Unit = keyof typeof UNITS;
@@ -108,7 +154,7 @@ export function dimensionOf(unit: Unit): Dimension {
 
 /** A unit as it is written for people, `N·m`, `US qt`. */
 export function symbolOf(unit: Unit): string {
-  return UNITS[unit].symbol;
+  return SYMBOLS[unit];
 }
 
 /** US customary or imperial measure: their quarts and gallons differ by a fifth. */

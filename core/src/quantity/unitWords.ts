@@ -1,4 +1,11 @@
-import { dimensionOf, UNIT_NAMES, UNITS, type Dimension, type Gallons, type Unit } from "./unit.js";
+import {
+  dimensionOf,
+  symbolOf,
+  UNIT_NAMES,
+  type Dimension,
+  type Gallons,
+  type Unit,
+} from "./unit.js";
 
 /** A unit that is only known with the gallons it belongs to. */
 type BareMeasure = "gal" | "qt" | "pt" | "floz";
@@ -91,7 +98,7 @@ const plain = (text: string): string =>
 
 const byWords = new Map<string, Unit>(Object.entries(WORDS));
 for (const name of UNIT_NAMES) {
-  byWords.set(plain(UNITS[name].symbol), name);
+  byWords.set(plain(symbolOf(name)), name);
   byWords.set(plain(name), name);
 }
 

@@ -31,7 +31,7 @@ export function productsInside(
 ): ReadonlyMap<FluidId, ProductInside> {
   const inside = new Map<FluidId, ProductInside>();
   for (const { id, product } of fluids) {
-    if ((product ?? null) !== null) inside.set(id, { product: product as ProductId, by: null });
+    if (product) inside.set(id, { product, by: null });
   }
   const usedBy = new Map(
     tasks.map((task) => [task.id, new Set((task.uses ?? []).map(({ fluid }) => fluid))]),
@@ -40,12 +40,9 @@ export function productsInside(
     ({ record, day }) => day <= today && record.fluids !== undefined && record.isTopUp !== true,
   );
   for (const { record } of filled.sort(byDate)) {
-    const renewed = (record.tasks ?? []).flatMap((task) => [...(usedBy.get(task) ?? [])]);
     for (const { fluid, product, in: amount } of record.fluids ?? []) {
-      const isIn = (amount ?? null) !== null && (product ?? null) !== null;
-      if (isIn && renewed.includes(fluid)) {
-        inside.set(fluid, { product: product as ProductId, by: record });
-      }
+      const isRenewed = (record.tasks ?? []).some((task) => usedBy.get(task)?.has(fluid));
+      if (amount && product && isRenewed) inside.set(fluid, { product, by: record });
     }
   }
   return inside;

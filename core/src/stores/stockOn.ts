@@ -3,7 +3,7 @@ import { byDate, currentRecords, type CurrentRecord } from "../book/slice/curren
 import type { Amount } from "../book/records/amounts.js";
 import type { Entry } from "../book/records/entry.js";
 import type { PartId, ProductId } from "../book/records/ids.js";
-import { unitOfProduct } from "../book/records/product.js";
+import { unitOfProduct } from "../book/records/productUnit.js";
 import type { StockMove } from "../book/records/stockMove.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { valueIn, type Quantity } from "../quantity/quantity.js";

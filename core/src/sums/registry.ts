@@ -12,7 +12,7 @@ import { COLD_GRADE, FUEL_MIX } from "../fluid/oilSums.js";
 import { BATTERY } from "../inspect/battery.js";
 import { SAMPLE } from "../inspect/sample.js";
 import { SHARE_OF_LIMIT } from "../inspect/shareOfLimit.js";
-import { TREND } from "../inspect/trend.js";
+import { TREND } from "../inspect/trendSum.js";
 import { TREAD, TYRE_AGE } from "../inspect/tyres.js";
 import { VERDICT } from "../inspect/verdict.js";
 import { FILL_STEP } from "../job/fillStep.js";

@@ -33,8 +33,6 @@ const SHARED_SINCE_7 = {
   wasteMoves: REFERRING_KEYS,
   orders: REFERRING_KEYS,
 } as const;
-/** Those of machines that came with it: they are in pages. */
-const OWNED_SINCE_7 = ["bookings", "rounds", "findings", "samples", "jobs", "jobEvents"];
 
 const PAGE_KEYS = "[machine+section+page], [section+count], newest, *refers";
 const WITHOUT_ROWS_SINCE_6 = {
@@ -53,14 +51,8 @@ const WITHOUT_ROWS_SINCE_6 = {
 /** The code that brings an older database forward: fetched only where there is one, while its transaction waits. */
 const older = () => Dexie.waitFor(import("./olderVersions.js"));
 
-const setAside = (
-  transaction: Transaction,
-  tables: object,
-  others: readonly string[] = [],
-): PromiseLike<void> =>
-  older().then(({ setAsideUnread }) =>
-    setAsideUnread(transaction, [...Object.keys(tables), ...others]),
-  );
+const setAside = (transaction: Transaction, sections: object): PromiseLike<void> =>
+  older().then(({ setAsideUnread }) => setAsideUnread(transaction, Object.keys(sections)));
 
 /** The database of one book. */
 export class BookDatabase extends Dexie {
@@ -116,7 +108,7 @@ export class BookDatabase extends Dexie {
     // Version 2 of the book: jobs, rounds, findings, stores are records now.
     this.version(7)
       .stores(SHARED_SINCE_7)
-      .upgrade((transaction) => setAside(transaction, SHARED_SINCE_7, OWNED_SINCE_7));
+      .upgrade((transaction) => older().then(({ toVersion7 }) => toVersion7(transaction)));
     refuseNewer(this);
   }
 }

@@ -39,7 +39,6 @@ import type {
 import { DexieBoardSource, type TakenOver } from "./dexieBoardSource.js";
 import { changeOfEach, commandEach } from "./eachCommand.js";
 import { BookGone } from "./bookGone.js";
-import { isOnlyLogged } from "./isOnlyLogged.js";
 import { isOfDisk, MACHINES_AT_ONCE, MISSING, Refused, type Numbering } from "./writing.js";
 import type { StoredPicture } from "./picture.js";
 
@@ -276,7 +275,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     result: CommandResult<Issue>,
     numbering: Numbering,
     now: string,
-    { stamped, writeChange, contradiction }: LaterCode,
+    { stamped, writeChange, isOnlyLogged, contradiction }: LaterCode,
   ): Promise<Result<Saved, Issue>> {
     const { database } = this;
     if (!result.ok) return result;

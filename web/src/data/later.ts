@@ -8,3 +8,4 @@ export { readBack } from "./readBack.js";
 export { stamped } from "./stamped.js";
 export { dropUnused, hashesInUse } from "./unusedPictures.js";
 export { writeChange } from "./writeChange.js";
+export { isOnlyLogged } from "./isOnlyLogged.js";

@@ -17,6 +17,17 @@ export async function toVersion2(transaction: Transaction): Promise<void> {
     });
 }
 
+/** What became a section with version 2 of the book; up to version 6 of the database it stood in the head, if anywhere. */
+const SECTIONS_SINCE_7 = [
+  ...["bookings", "rounds", "findings", "samples", "jobs", "jobEvents"],
+  ...["checklists", "methods", "closures", "stockMoves", "containers", "wasteMoves", "orders"],
+];
+
+/** The book is of version 2. */
+export async function toVersion7(transaction: Transaction): Promise<void> {
+  await setAsideUnread(transaction, SECTIONS_SINCE_7);
+}
+
 /** Keeps what stood in the head under the names of new sections as it was, under names that say it was never looked at. */
 export async function setAsideUnread(
   transaction: Transaction,

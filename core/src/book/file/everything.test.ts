@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { SEED } from "../../../test/drawnFrom.js";
+import { SEED } from "../../../test/seeds.js";
 import { randomBook } from "../../../test/randomBook.js";
 import { SECTIONS } from "../records/sections.js";
 import { describeIssue } from "./describe.js";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { BRAKE_TYPES, COOLANT_FAMILIES, FLUID_KINDS } from "../../fluid/kinds.js";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { quantityOf } from "./amounts.js";
 import { flagField, nameField, notNegativeField, numberField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, productIdField } from "./ids.js";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { dimensionOf } from "../../quantity/unit.js";
 import {
   dateField,

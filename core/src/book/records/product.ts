@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { BRAKE_TYPES, COOLANT_FAMILIES, FLUID_KINDS, OIL_BASES } from "../../fluid/kinds.js";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { fluidAmountField } from "./amounts.js";
 import { nameField, textField } from "./fields.js";
 import { productIdField } from "./ids.js";
@@ -38,8 +38,3 @@ export const productSchema = z.looseObject(
   "a product",
 );
 export type Product = z.infer<typeof productSchema>;
-
-/** What a product is kept and counted in (records §2). */
-export function unitOfProduct({ unit }: Pick<Product, "unit">): "L" | "kg" {
-  return unit ?? "L";
-}

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { datedFields, noteField } from "../slice/dated.js";
 import { judgedByFields } from "./checklist.js";
 import { flagField, nameField, numberField, textField } from "./fields.js";

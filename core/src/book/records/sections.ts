@@ -19,170 +19,58 @@ interface Declared<T> {
   readonly part: "rules" | "plate" | "planned" | "found" | "jobs" | "stores" | "shared";
   /** Whether its records are dated, ordered by `seq` and superseded rather than overwritten. */
   readonly isDated: Has<T, "replaces">;
-  /** The version of the book it came with; the first where absent. */
-  readonly since?: number;
+  /** The version of the book it came with. */
+  readonly since: number;
 }
+
+/** One row of the table below: whose, in which part, whether dated, since which version. */
+const section = <
+  const Owner extends "machine" | "itself" | "shared",
+  const Part extends Declared<unknown>["part"],
+  const IsDated extends boolean,
+>(
+  owner: Owner,
+  part: Part,
+  isDated: IsDated,
+  since = 1,
+): {
+  readonly owner: Owner;
+  readonly part: Part;
+  readonly isDated: IsDated;
+  readonly since: number;
+} => ({ owner, part, isDated, since });
 
 /** The sections of the book, in the order of the file. */
 export const DECLARED = {
-  machines: {
-    owner: "itself",
-    part: "rules",
-    isDated: false,
-  },
-  readings: {
-    owner: "machine",
-    part: "rules",
-    isDated: true,
-  },
-  meterChanges: {
-    owner: "machine",
-    part: "rules",
-    isDated: true,
-  },
-  tasks: {
-    owner: "machine",
-    part: "rules",
-    isDated: false,
-  },
-  entries: {
-    owner: "machine",
-    part: "rules",
-    isDated: true,
-  },
-  fluids: {
-    owner: "machine",
-    part: "plate",
-    isDated: false,
-  },
-  servicePoints: {
-    owner: "machine",
-    part: "plate",
-    isDated: false,
-  },
-  specifications: {
-    owner: "machine",
-    part: "plate",
-    isDated: false,
-  },
-  fitments: {
-    owner: "machine",
-    part: "plate",
-    isDated: false,
-  },
-  visits: {
-    owner: "machine",
-    part: "planned",
-    isDated: false,
-  },
-  journeys: {
-    owner: "machine",
-    part: "planned",
-    isDated: false,
-  },
-  bookings: {
-    owner: "machine",
-    part: "planned",
-    isDated: true,
-    since: 2,
-  },
-  rounds: {
-    owner: "machine",
-    part: "found",
-    isDated: true,
-    since: 2,
-  },
-  findings: {
-    owner: "machine",
-    part: "found",
-    isDated: false,
-    since: 2,
-  },
-  samples: {
-    owner: "machine",
-    part: "found",
-    isDated: true,
-    since: 2,
-  },
-  jobs: {
-    owner: "machine",
-    part: "jobs",
-    isDated: false,
-    since: 2,
-  },
-  jobEvents: {
-    owner: "machine",
-    part: "jobs",
-    isDated: false,
-    since: 2,
-  },
-  parts: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-  },
-  products: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-  },
-  people: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-  },
-  bays: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-  },
-  places: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-  },
-  checklists: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-    since: 2,
-  },
-  methods: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-    since: 2,
-  },
-  closures: {
-    owner: "shared",
-    part: "shared",
-    isDated: false,
-    since: 2,
-  },
-  stockMoves: {
-    owner: "shared",
-    part: "stores",
-    isDated: true,
-    since: 2,
-  },
-  containers: {
-    owner: "shared",
-    part: "stores",
-    isDated: false,
-    since: 2,
-  },
-  wasteMoves: {
-    owner: "shared",
-    part: "stores",
-    isDated: true,
-    since: 2,
-  },
-  orders: {
-    owner: "shared",
-    part: "stores",
-    isDated: false,
-    since: 2,
-  },
+  machines: section("itself", "rules", false),
+  readings: section("machine", "rules", true),
+  meterChanges: section("machine", "rules", true),
+  tasks: section("machine", "rules", false),
+  entries: section("machine", "rules", true),
+  fluids: section("machine", "plate", false),
+  servicePoints: section("machine", "plate", false),
+  specifications: section("machine", "plate", false),
+  fitments: section("machine", "plate", false),
+  visits: section("machine", "planned", false),
+  journeys: section("machine", "planned", false),
+  bookings: section("machine", "planned", true, 2),
+  rounds: section("machine", "found", true, 2),
+  findings: section("machine", "found", false, 2),
+  samples: section("machine", "found", true, 2),
+  jobs: section("machine", "jobs", false, 2),
+  jobEvents: section("machine", "jobs", false, 2),
+  parts: section("shared", "shared", false),
+  products: section("shared", "shared", false),
+  people: section("shared", "shared", false),
+  bays: section("shared", "shared", false),
+  places: section("shared", "shared", false),
+  checklists: section("shared", "shared", false, 2),
+  methods: section("shared", "shared", false, 2),
+  closures: section("shared", "shared", false, 2),
+  stockMoves: section("shared", "stores", true, 2),
+  containers: section("shared", "stores", false, 2),
+  wasteMoves: section("shared", "stores", true, 2),
+  orders: section("shared", "stores", false, 2),
 } as const satisfies { readonly [S in Section]: Declared<RecordOf[S]> };
 
 /** The sections that hold records, in the order of the file. */
@@ -190,10 +78,7 @@ export const SECTIONS = Object.keys(DECLARED) as readonly Section[];
 
 /** The sections that a book of some version could have; a later one was then a field like any other. */
 export function sectionsOfVersion(version: number): readonly Section[] {
-  return SECTIONS.filter((section) => {
-    const declared = DECLARED[section];
-    return !("since" in declared) || declared.since <= version;
-  });
+  return SECTIONS.filter((one) => DECLARED[one].since <= version);
 }
 
 /** The sections of which something is declared. */

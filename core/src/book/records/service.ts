@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { dateField, flagField, nameField, textField, wholeField } from "./fields.js";
 
 /** Days on which something holds: between two dates (either end may be open), or every year in some months. */

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { nameField, positiveWholeField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, servicePointIdField } from "./ids.js";
 import { picturesField } from "./picture.js";

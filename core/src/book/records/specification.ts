@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { nameField, textField } from "./fields.js";
 import { machineIdField, specificationIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";

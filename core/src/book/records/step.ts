@@ -7,7 +7,7 @@ import {
   positiveWholeField,
   textField,
 } from "./fields.js";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { judgedByFields } from "./checklist.js";
 import { fluidIdField, partIdField, taskIdField } from "./ids.js";
 

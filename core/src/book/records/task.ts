@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { quantitySchema } from "../../quantity/quantity.js";
+import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { nameField, positiveField, positiveWholeField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, meterIdField, methodIdField, taskIdField } from "./ids.js";
 import { limitSchema } from "./limit.js";

@@ -60,13 +60,12 @@ function fittedAt(
   reckoning: MeterReckoning,
 ): Measured | null {
   const life = last === null ? null : completionLife(last, reckoning);
-  if (last === null || life === null) return null;
+  if (life === null) return null;
   const name = point === null ? check.name : `${check.name}, ${point}`;
-  for (const measure of last.record.measures ?? []) {
-    const value = measure.name === name ? meanIn(measure.readings, unit) : null;
-    if (value !== null) return { life, value };
-  }
-  return null;
+  const [value] = (last?.record.measures ?? [])
+    .filter((measure) => measure.name === name)
+    .flatMap(({ readings }) => meanIn(readings, unit) ?? []);
+  return value === undefined ? null : { life, value };
 }
 
 const unknown = (basis: Basis): Due<number> => ({ state: "unknown", basis });
@@ -81,9 +80,12 @@ export function measuredDue(
   const checks = checklists.get(limit.checklist)?.checks ?? [];
   const check = checks.find(({ id }) => id === limit.check);
   const unit = check?.unit ?? null;
-  const base = { kind: "measured", limit, reckoning } as const;
+  const dueAs = (due: Due<number>, rough = false): MeasuredLimitDue => ({
+    kind: "measured",
+    ...{ limit, reckoning, due, rough },
+  });
   if (check === undefined || unit === null) {
-    return { ...base, rough: false, due: unknown({ code: "not-measured", check: limit.check }) };
+    return dueAs(unknown({ code: "not-measured", check: limit.check }));
   }
   const points = measuredSince(last, limit, unit, rounds, reckoning);
   const fitted = fittedAt(last, limit, check, unit, reckoning);
@@ -94,16 +96,16 @@ export function measuredDue(
   const { slope, atLimit, rough } = trend;
   if (atLimit === null || slope === null || reckoning.life === null) {
     const code = points.length === 0 ? "not-measured" : "no-trend";
-    return { ...base, rough, due: unknown({ code, check: check.name }) };
+    return dueAs(unknown({ code, check: check.name }), rough);
   }
   const lives = points.map(({ life }) => life);
   const isFittedUsed = trend.points > byLife(points).length;
   const from = Math.min(...lives, ...(isFittedUsed && fitted !== null ? [fitted.life] : []));
-  const told = { check: check.name, point: limit.point, unit, slope, points: trend.points };
-  return {
-    ...{ ...base, rough },
-    due: { state: "set", due: atLimit, from, basis: { code: "measured", ...told } },
+  const basis: Basis = {
+    code: "measured",
+    ...{ check: check.name, point: limit.point, unit, slope, points: trend.points },
   };
+  return dueAs({ state: "set", due: atLimit, from, basis }, rough);
 }
 
 /** With every n-th turn of a task that has this limit: nothing says how far its own wear is (due rules §16). */
