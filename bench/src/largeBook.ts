@@ -19,19 +19,51 @@ export const LARGE: BookSize = {
 
 const HISTORY_DAYS = 1500;
 
-type Records = Record<"machines" | "tasks" | "readings" | "meterChanges" | "entries", object[]>;
+type Records = Record<
+  "machines" | "tasks" | "readings" | "meterChanges" | "entries" | "fluids" | "rounds",
+  object[]
+>;
+
+/** What all its machines take, and what they are looked at by. */
+const SHARED = {
+  parts: [{ id: "filter", name: "Filter", number: "HD 4510", least: 2 }],
+  products: [{ id: "oil", name: "Fellmaster", kind: "engine oil", base: "mineral" }],
+  people: [{ id: "edda", name: "Edda Tarn", initials: "ET", rate: 42 }],
+  checklists: [
+    {
+      id: "wheels",
+      name: "Wheels off",
+      checks: [{ id: "pads", name: "Pads", how: "measure", unit: "mm", wears: "down", least: 3 }],
+    },
+  ],
+};
+/** One entry in so many buys what the shelf needs for the next ones. */
+const BOUGHT_EVERY = 20;
+/** One step in so many is a round. */
+const ROUND_EVERY = 25;
+const NEW_PADS = 12;
 
 /** A made-up book of a given size, the same for the same seed. */
 export function largeBook(size: BookSize, today: DayNumber, seed = 1): Book {
-  const records: Records = { machines: [], tasks: [], readings: [], meterChanges: [], entries: [] };
+  const records: Records = {
+    ...{ machines: [], tasks: [], readings: [], meterChanges: [], entries: [] },
+    ...{ fluids: [], rounds: [] },
+  };
   for (let index = 0; index < size.machines; index += 1) {
     addMachine(records, index, size, today, seededRandom(seed * 100003 + index));
   }
   let seq = 0;
-  for (const section of ["readings", "meterChanges", "entries"] as const) {
+  for (const section of ["readings", "meterChanges", "entries", "rounds"] as const) {
     records[section] = records[section].map((record) => ({ ...record, seq: (seq += 1) }));
   }
-  return { format: "yonderfell-book", version: 2, ...records } as unknown as Book;
+  const stockMoves = records.entries
+    .filter((_, index) => index % BOUGHT_EVERY === 0)
+    .map((entry, index) => ({
+      ...{ id: `s${index}`, seq: (seq += 1), part: "filter", amount: BOUGHT_EVERY },
+      ...{ why: "bought", date: (entry as { readonly date: string }).date },
+    }));
+  const book = { format: "yonderfell-book", version: 2, ...records, ...SHARED, stockMoves };
+  return book as unknown as Book;
 }
 
 function addMachine(
@@ -51,6 +83,10 @@ function addMachine(
     kind: isHours ? "generator" : "van",
     inService: formatDay(addDays(today, -HISTORY_DAYS)),
     meters: [{ id: meter, measure: isHours ? "hours" : "distance", unit }],
+  });
+  records.fluids.push({
+    ...{ id: `${machine}-oil`, machine, system: "engine", kind: "engine oil", product: "oil" },
+    capacities: [{ id: "c", source: "handbook", condition: "with filter", quantity: litres(12) }],
   });
   addTasks(records, machine, meter, perDay, size.tasksEach);
   const count = size.readingsEach + size.entriesEach;
@@ -76,10 +112,42 @@ function addMachine(
         meters: { [meter]: value },
         estimatedMeters: [],
         tasks: [...new Set(done)],
+        ...workOf(machine, random),
       });
     } else records.readings.push({ id: `r${index}-${step}`, ...place, meter, value });
+    if (step % ROUND_EVERY === 0) {
+      const left = NEW_PADS - (8 * step) / count;
+      records.rounds.push({
+        ...{ id: `n${index}-${step}`, ...place, checklist: "wheels", by: "edda" },
+        ...{ meters: { [meter]: value }, finished: true },
+        results: [{ check: "pads", readings: [{ value: left, unit: "mm" }], verdict: "sound" }],
+      });
+    }
   }
 }
+
+const litres = (value: number): object => ({ value, unit: "L" });
+
+/** What the work of an entry took. */
+function workOf(machine: string, random: () => number): object {
+  const filled = Math.round(between(random, 115, 125)) / 10;
+  return {
+    fluids: [
+      {
+        ...{ fluid: `${machine}-oil`, product: "oil", out: litres(filled - 0.4) },
+        ...{ in: litres(filled), onMark: true, price: 4.1, from: "stock" },
+      },
+    ],
+    parts: [{ part: "filter", count: 1, price: 14.6, from: "stock" }],
+    work: [{ person: "edda", minutes: Math.round(between(random, 20, 120)), rate: 42 }],
+  };
+}
+
+/** By wear, for one task in so many. */
+const MEASURED_EVERY = 10;
+const worn = (meter: string): object => ({
+  ...{ checklist: "wheels", check: "pads", meter, limit: 3 },
+});
 
 function addTasks(
   records: Records,
@@ -90,12 +158,17 @@ function addTasks(
 ): void {
   for (let index = 0; index < count; index += 1) {
     const every = perDay * (30 + 40 * index);
-    const limits = [{ meter, every, grace: every / 30 }, { months: 1 + index }];
+    const limits = [
+      { meter, every, grace: every / 30 },
+      { months: 1 + index },
+      ...(index % MEASURED_EVERY === 3 ? [worn(meter)] : []),
+    ];
     records.tasks.push({
       id: `${machine}-t${index}`,
       machine,
       name: `Task ${index}`,
       regimes: { handbook: limits, cautious: [{ meter, every: every / 2 }] },
+      ...(index === 0 ? { uses: [{ fluid: `${machine}-oil` }] } : {}),
       anchor: index % 3 === 0 ? "grid" : "done",
       ...(index % 10 === 9 ? { nth: { of: `${machine}-t${index - 1}`, every: 3 } } : {}),
     });

@@ -81,6 +81,10 @@ test("a point of the plate is found by its name, with its torque and its tool, a
   expect((await titles("mudgate"))[0]).toBe("point 07 Mudgate plug");
 });
 
+test("what was found on a machine is found by its words", async () => {
+  expect(await titles("uses oil gritter")).toEqual(["finding 21 Engine uses oil, more each month"]);
+});
+
 test("an entry is found by its day and by its note as soon as it is logged, and no longer when it is corrected or taken back", async () => {
   const id = await note("Sidelight bulb renewed");
   expect(await titles("sidelight")).toEqual(["entry 07 Sidelight bulb renewed"]);

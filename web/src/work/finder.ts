@@ -3,6 +3,7 @@ import {
   dayOf,
   partsFromDay,
   type Entry,
+  type Finding,
   type Machine,
   type MachineBook,
   type MachineId,
@@ -18,7 +19,7 @@ import type { BoardSource } from "../data/bookStorage.js";
 
 /** Something of the book that can be found. */
 export interface Found {
-  readonly kind: "machine" | "task" | "point" | "part" | "fluid" | "entry";
+  readonly kind: "machine" | "task" | "point" | "finding" | "part" | "fluid" | "entry";
   /** Its own id. */
   readonly id: string;
   /** Null for a part and a fluid, which belong to no one machine. */
@@ -41,7 +42,10 @@ type Scored = Found & { readonly score: number };
 const FITS_AS_WELL = 0.4;
 
 /** Of the same words a machine is meant before a task of it, and that before a part or an entry. */
-const WEIGHT = { machine: 3, task: 2, point: 1.5, part: 1.5, fluid: 1.5, entry: 1 } as const;
+const WEIGHT = {
+  ...({ machine: 3, task: 2, point: 1.5, finding: 1.5 } as const),
+  ...({ part: 1.5, fluid: 1.5, entry: 1 } as const),
+};
 const MACHINES_AT_ONCE = 20;
 const MONTHS = [
   ...["January", "February", "March", "April", "May", "June", "July"],
@@ -119,6 +123,7 @@ export class Finder {
       ...(await storage.list("parts")).map((part) => partDocument(part, takers.get(part.id) ?? [])),
       ...(await storage.list("products")).map(productDocument),
       ...(await this.pointDocuments(machines)),
+      ...(await this.findingDocuments(machines)),
     ];
     this.index.discardAll(this.storesKeys);
     this.index.addAll(documents);
@@ -137,6 +142,15 @@ export class Finder {
     });
   }
 
+  /** What was found on machines, open or closed. */
+  private async findingDocuments(machines: readonly Machine[]): Promise<Document[]> {
+    const byId = new Map(machines.map((machine) => [machine.id, machine]));
+    return (await this.storage.list("findings")).flatMap((finding) => {
+      const machine = byId.get(finding.machine);
+      return machine === undefined ? [] : findingDocument(finding, machine);
+    });
+  }
+
   private forget(machine: MachineId): void {
     this.index.discardAll(this.keys.get(machine) ?? []);
     this.keys.delete(machine);
@@ -152,7 +166,9 @@ export class Finder {
   }
 }
 
-const STORES: readonly Section[] = ["parts", "products", "fitments", "servicePoints", "fluids"];
+const STORES: readonly Section[] = [
+  ...(["parts", "products", "fitments", "servicePoints", "fluids", "findings"] as const),
+];
 const isOfTheStores = ({ section }: { readonly section: Section }): boolean =>
   STORES.includes(section);
 
@@ -188,6 +204,19 @@ function pointDocument(
     title: (count ?? 1) > 1 ? `${name} × ${count}` : name,
     detail: [[of, system].filter(Boolean).join(", "), ...figures].filter(Boolean).join(" · "),
     words: [purpose, where, note, torque ? "torque" : ""].filter(Boolean).join(" "),
+  };
+}
+
+function findingDocument(
+  { id, what, kind, where, verdict, found, evidence, todo, note }: Finding,
+  { id: machine, tag, name }: Machine,
+): Document {
+  return {
+    ...{ kind: "finding", id, machine, tag, date: found },
+    key: JSON.stringify(["finding", id]),
+    title: what ?? kind ?? "finding",
+    detail: [name, where, verdict].filter(Boolean).join(" · "),
+    words: ["finding", kind, evidence, todo, note].filter(Boolean).join(" "),
   };
 }
 
