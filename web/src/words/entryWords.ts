@@ -1,11 +1,19 @@
 import type { Entry, LookAgain } from "@yonderfell/core";
 import { counted, figure } from "./format.js";
+import { quantityWords } from "./quantityWords.js";
 
 const REMINDER_WORD = { raised: "raised", done: "said to be done", reset: "reset" } as const;
 
 function afterWords({ months, days, amount }: LookAgain): string {
   if ((months ?? null) !== null) return counted(months ?? 0, "month");
   return (days ?? null) === null ? `${figure(amount ?? 0)} more` : counted(days ?? 0, "day");
+}
+
+/** What was only topped up, and how much: `topped up 1.6 L`. */
+function toppedUpWords({ isTopUp, fluids }: Entry): string[] {
+  if (isTopUp !== true) return [];
+  const amounts = (fluids ?? []).flatMap(({ in: amount }) => (amount ? quantityWords(amount) : []));
+  return [["topped up", ...amounts].join(" ")];
 }
 
 /** What an entry says beside the work done: `Brake fluid tested sound, look again in 6 months (moisture 1.1 %)`. */
@@ -18,7 +26,9 @@ function saidWords(entry: Entry, nameOf: (task: string) => string): string[] {
   const reminders = (entry.reminders ?? []).map(
     ({ code, fact }) => `reminder ${code} ${REMINDER_WORD[fact]}`,
   );
-  return [...tests, ...wanted, ...reminders];
+  const closed = entry.closes ?? [];
+  const closes = closed.length === 0 ? [] : [`${counted(closed.length, "finding")} closed`];
+  return [...toppedUpWords(entry), ...tests, ...wanted, ...reminders, ...closes];
 }
 
 /** What an entry of the log records, in a line: the work done and what else it says; empty for a mere note. */

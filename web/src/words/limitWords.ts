@@ -36,6 +36,13 @@ export function ruleWords(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUn
 }
 
 const MOST_DECIMALS = 2;
+
+/** A figure with the decimals it has. */
+export function exactFigure(value: number): string {
+  const decimals = String(value).split(".")[1]?.length ?? 0;
+  return figure(value, Math.min(decimals, MOST_DECIMALS));
+}
+
 type MeterUnit = "km" | "mi" | "h";
 
 function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): string {
@@ -52,7 +59,7 @@ function plainRule(limit: Limit, unitOfMeter: (meter: MeterId) => MeterUnit): st
       return [at, every].filter((part) => part !== "").join(", then ");
     }
     case "measured":
-      return `as measured on rounds, at ${figure(limit.limit, MOST_DECIMALS)}`;
+      return `as measured on rounds${limit.point === null ? "" : ` (${limit.point})`}, at ${exactFigure(limit.limit)}`;
   }
 }
 

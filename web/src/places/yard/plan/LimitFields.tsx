@@ -5,13 +5,11 @@ import { CheckField, TextField } from "../../../ui/fields.js";
 import { SelectField } from "../../../ui/fields.js";
 import { RowsField } from "../../../form/RowsField.js";
 import type { Field, FieldsOf } from "../../../ui/field.js";
-import { figure } from "../../../words/format.js";
-import { meterName } from "../../../words/limitWords.js";
+import { exactFigure, meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { emptyLimit, type LimitRow } from "./limitModel.js";
 import { meterFigure } from "./taskModel.js";
 
-const MOST_DECIMALS = 2;
 const PRODUCTS = "Only with these products: mineral, full synthetic, …";
 
 /** The limits of a task in one regime. */
@@ -81,7 +79,7 @@ export function LimitFields({
 /** What a limit by rounds is due at, which is not changed here. */
 function measuredWords({ check, point, limit }: MeasuredLimitRecord): string {
   const where = (point ?? null) === null ? check : `${check}, ${point}`;
-  return `Measured on rounds: due where ${where} comes to ${figure(limit, MOST_DECIMALS)}.`;
+  return `Measured on rounds: due where ${where} comes to ${exactFigure(limit)}.`;
 }
 
 /** What a figure typed with its own unit comes to in the meter's, said where it is not plain. */

@@ -1,0 +1,15 @@
+import { limitOf, type LimitRecord } from "@yonderfell/core";
+import { ruleWords } from "./limitWords.js";
+
+const rule = (record: object): string =>
+  ruleWords(limitOf(record as LimitRecord), () => "km").replaceAll("\u00a0", " ");
+const WORN = { checklist: "week", check: "pad", meter: "odo" };
+
+test.each([
+  [{ meter: "odo", at: [1000], every: 15000 }, "at 1 000 km, then every 15 000 km"],
+  [{ months: 12, for: ["mineral"] }, "every 12 months with mineral"],
+  [{ ...WORN, limit: 3 }, "as measured on rounds, at 3"],
+  [{ ...WORN, point: "left", limit: 1.6 }, "as measured on rounds (left), at 1.6"],
+])("the rule %j reads: %s", (record, expected) => {
+  expect(rule(record)).toBe(expected);
+});
