@@ -13,6 +13,7 @@ import { openBook } from "./bookFile.js";
 import { checkReport } from "./checkReport.js";
 import { costsTable } from "./costsTable.js";
 import { dueTable } from "./dueTable.js";
+import { job } from "./job.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
 import { stockTable } from "./stockTable.js";
@@ -88,7 +89,11 @@ export function run(
 ): Ending {
   const [command, ...others] = words;
   const answer = (): string =>
-    command === "reckon" ? reckon(others, readInput) : output(optionsFrom(words), now);
+    command === "reckon"
+      ? reckon(others, readInput)
+      : command === "job"
+        ? job(others)
+        : output(optionsFrom(words), now);
   try {
     return { status: 0, output: answer(), complaint: "" };
   } catch (error) {

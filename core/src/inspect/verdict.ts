@@ -6,6 +6,50 @@ import { asked } from "../sums/sum.js";
 /** What something that was looked at or measured is found to be. */
 export type Verdict = "sound" | "watch" | "attend" | "stop";
 
+/** What a measurement may also be found to be. */
+export type StepVerdict = Verdict | "too close to call";
+
+/** What readings are judged by, all in one unit. */
+interface Judged {
+  readonly readings: readonly number[];
+  readonly least: number | null;
+  readonly most: number | null;
+  readonly watchLeast: number | null;
+  readonly watchMost: number | null;
+  readonly uncertainty: number;
+  readonly resolution: number;
+  readonly severity: "attend" | "stop";
+}
+
+/** What readings, one at least, mean against their limits. */
+export function verdictOf({
+  readings,
+  least,
+  most,
+  watchLeast,
+  watchMost,
+  severity,
+  ...given
+}: Judged): {
+  readonly value: number;
+  readonly uncertainty: number;
+  readonly verdict: StepVerdict;
+} {
+  const value = mean(readings);
+  const doubt = Math.max(given.uncertainty / Math.sqrt(readings.length), given.resolution / 2);
+  const isUnder = (figure: number, limit: number | null): boolean =>
+    limit !== null && isBelow(figure, limit);
+  const isOver = (figure: number, limit: number | null): boolean =>
+    limit !== null && isAbove(figure, limit);
+  const judge = (): StepVerdict => {
+    if (isUnder(value + doubt, least) || isOver(value - doubt, most)) return severity;
+    const isClose = isUnder(value - doubt, least) || isOver(value + doubt, most);
+    if (isAbove(doubt, 0) && isClose) return "too close to call";
+    return isUnder(value, watchLeast) || isOver(value, watchMost) ? "watch" : "sound";
+  };
+  return { value, uncertainty: doubt, verdict: judge() };
+}
+
 /** What readings mean against their limits, in the unit of the readings; one that is too near a limit to tell is said to be so. */
 export const VERDICT = asked({
   name: "verdict",
@@ -24,19 +68,5 @@ export const VERDICT = asked({
     [least, most, watchLeast, watchMost].every((limit) => limit === null)
       ? { path: ["least"], expected: "at least one limit: least, most, watchLeast or watchMost" }
       : null,
-  reckon: ({ readings, least, most, watchLeast, watchMost, severity, ...given }) => {
-    const value = mean(readings);
-    const doubt = Math.max(given.uncertainty / Math.sqrt(readings.length), given.resolution / 2);
-    const isUnder = (figure: number, limit: number | null): boolean =>
-      limit !== null && isBelow(figure, limit);
-    const isOver = (figure: number, limit: number | null): boolean =>
-      limit !== null && isAbove(figure, limit);
-    const judge = (): Verdict | "too close to call" => {
-      if (isUnder(value + doubt, least) || isOver(value - doubt, most)) return severity;
-      const isClose = isUnder(value - doubt, least) || isOver(value + doubt, most);
-      if (isAbove(doubt, 0) && isClose) return "too close to call";
-      return isUnder(value, watchLeast) || isOver(value, watchMost) ? "watch" : "sound";
-    };
-    return { value, uncertainty: doubt, verdict: judge() };
-  },
+  reckon: verdictOf,
 });

@@ -44,6 +44,28 @@ function warnOf({ expected, level }: Filling, filled: number, next: number): str
   return isAbove(filled + next, TOO_MUCH * expected) ? "more-than-expected" : null;
 }
 
+/** What a filling comes to, and what to do next. */
+interface FillStep {
+  readonly in: number;
+  readonly balance: number | null;
+  readonly toExpected: number;
+  readonly next: number;
+  readonly warn: string | null;
+}
+
+/** How far a filling is and how much to pour next; litres. */
+export function fillStepOf(given: Filling): FillStep {
+  const filled = given.poured.reduce((sum, litres) => sum + litres, 0);
+  const [next, readsFirst] = nextOf(given, filled);
+  return {
+    in: filled,
+    balance: given.drained === null ? null : filled - given.drained,
+    toExpected: given.expected - filled,
+    next,
+    warn: readsFirst ? "read-the-level" : warnOf(given, filled, next),
+  };
+}
+
 /** What has gone in so far and how much to pour next, by what came out, what is expected and the level; litres. */
 export const FILL_STEP = asked({
   name: "fill-step",
@@ -54,15 +76,5 @@ export const FILL_STEP = asked({
     poured: listOf(aboveNone("litres")),
     level: oneOf(["unread", "below", "mark", "above"]),
   },
-  reckon: (given) => {
-    const filled = given.poured.reduce((sum, litres) => sum + litres, 0);
-    const [next, readsFirst] = nextOf(given, filled);
-    return {
-      in: filled,
-      balance: given.drained === null ? null : filled - given.drained,
-      toExpected: given.expected - filled,
-      next,
-      warn: readsFirst ? "read-the-level" : warnOf(given, filled, next),
-    };
-  },
+  reckon: fillStepOf,
 });

@@ -17,11 +17,14 @@ const STEP_KINDS = [
   ...(["measure", "look", "torque", "fit", "wait", "run", "reset"] as const),
 ];
 
+/** The kind of a step. */
+export const stepKindField = z.enum(STEP_KINDS, STEP_KINDS.join(", "));
+
 /** The fields of a step that name nothing of the book; amounts in litres. */
 const plainStepFields = {
   /** Tells it apart on its card. */
   id: nameField,
-  kind: z.enum(STEP_KINDS, STEP_KINDS.join(", ")),
+  kind: stepKindField,
   name: textField,
   points: z.array(nameField, "a list of names").optional(),
   /** A caution that is met anew by whoever takes the job up. */

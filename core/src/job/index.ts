@@ -1,0 +1,2 @@
+export { type JobState, jobState } from "./jobState.js";
+export { readJobFile } from "./jobFile.js";
