@@ -27,6 +27,15 @@ const codeIn = (page: string, language: string): string[] =>
 const FILE = join(mkdtempSync(join(tmpdir(), "yonderfell-docs-")), "book.yonderfell.json");
 writeFileSync(FILE, JSON.stringify(demonstrationBook(dayOf("2026-11-23"))));
 
+const JOB = join(dirname(FILE), "job.json");
+const WORKED = join(ROOT, "core/test/vectors/jobs/02-put-down-half-way.json");
+writeFileSync(JOB, JSON.stringify((JSON.parse(readFileSync(WORKED, "utf8")) as { in: object }).in));
+/** What stands for a file in the documents, and the file. */
+const fileFor = (word: string): string => {
+  if (!word.endsWith(".json")) return word;
+  return word === "JOB.json" ? JOB : FILE;
+};
+
 const MANIFEST = JSON.parse(readFileSync(join(ROOT, "package.json"), "utf8")) as {
   readonly version: string;
   readonly scripts: Readonly<Record<string, string>>;
@@ -56,7 +65,7 @@ test.each(COMMANDS.filter(({ line }) => line.includes("yonderfell --")))(
   ({ line }) => {
     const [before = "", given = ""] = line.split(" yonderfell -- ");
     const [, piped = ""] = /^echo '([^']*)' \|/.exec(before) ?? [];
-    const words = given.split(" ").map((word) => (word.endsWith(".json") ? FILE : word));
+    const words = given.split(" ").map(fileFor);
     const { status, output, complaint } = run(words, dayOf("2026-11-23"), () => piped);
     expect({ status, complaint }).toEqual({ status: 0, complaint: "" });
     expect(output.length).toBeGreaterThan(50);

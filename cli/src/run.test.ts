@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { mkdtempSync, truncateSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import {
@@ -7,6 +7,7 @@ import {
   dayOf,
   formatDay,
   type BookCosts,
+  type JobState,
   type StockList,
   type DueList,
 } from "@yonderfell/core";
@@ -284,4 +285,37 @@ test("stock and waste are told as JSON, in the order of the file", () => {
   for (const command of ["stock", "waste"]) {
     expect(run([command, GOOD], TODAY).complaint).toMatch(/expected the day, --on/);
   }
+});
+
+const WORKED_JOB = join(__dirname, "../../core/test/vectors/jobs/02-put-down-half-way.json");
+const jobFile = (name: string, more: object = {}): string => {
+  const { in: asked } = JSON.parse(readFileSync(WORKED_JOB, "utf8")) as { in: object };
+  return file(`${name}.json`, JSON.stringify({ ...asked, ...more }));
+};
+
+test("where a job stands is told as JSON and for people", () => {
+  const told = run(["job", jobFile("j1"), "--json"], TODAY);
+  const { out } = JSON.parse(readFileSync(WORKED_JOB, "utf8")) as { out: JobState };
+  expect(told.status).toBe(0);
+  const { steps, next, unfinished } = JSON.parse(told.output) as JobState;
+  expect({ steps, next, unfinished }).toEqual({
+    ...{ steps: out.steps, next: out.next, unfinished: out.unfinished },
+  });
+  const { output } = run(["job", jobFile("j2")], TODAY);
+  expect(output).toMatch(/^step5 +held +step3$/m);
+  expect(output).toMatch(/^f-engine +11\.9 +0 +-11\.9$/m);
+  expect(output).toMatch(/^next: step3$/m);
+});
+
+test.each([
+  [["job"], /expected the file of a job/],
+  [["job", jobFile("j3"), "more"], /expected one file/],
+  [["job", jobFile("j4"), "--now", "noon"], /--now: expected milliseconds/],
+  [["job", jobFile("j5", { job: { steps: [{ id: "a", kind: "paint" }] } })], /kind: expected do, /],
+  [["job", jobFile("j6", { events: [{ id: "e" }] })], /events\[0\]\.at: expected milliseconds/],
+  [["job", file("j7.json", "{")], /expected a job with its events as JSON/],
+])("%j is answered with what was expected", (words, complaint) => {
+  const ending = run(words, TODAY);
+  expect(ending).toMatchObject({ status: 2, output: "" });
+  expect(ending.complaint).toMatch(complaint);
 });

@@ -28,7 +28,7 @@ function stepOf(kind: StepKind, index: number, draw: Draw): CardStep {
     expected: draw() < 0.7 ? 8 : null,
     ...{ vessel: 9, pass: 3, wanted: 0.9, minutes: 2 },
     ...{ least: 3, watchLeast: 4, resolution: 0.5, severity: draw() < 0.5 ? "stop" : "attend" },
-  } as CardStep;
+  };
 }
 
 /** A card of any steps, or the usual one of two systems that are drained and filled again. */
