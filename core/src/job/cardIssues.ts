@@ -2,7 +2,7 @@ import { areOfOne, isByMark, isCloseOf, systemOf, type CardStep } from "./card.j
 import { holdsByPlace } from "./holds.js";
 
 /** What is wrong with a card: it cannot be begun (job rules §1). */
-export type CardIssueCode =
+type CardIssueCode =
   | ("same-id" | "no-system" | "no-way-to-refill" | "nothing-to-refill-it")
   | ("no-plug-before-filling" | "no-cap-after" | "no-level-after" | "no-such-step" | "ring");
 

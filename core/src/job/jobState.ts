@@ -19,15 +19,15 @@ import { replayed, type Replay } from "./replay.js";
 import { verdictOfReadings, type StepState } from "./stepState.js";
 
 /** Where a step is. */
-export type StepStanding = "open" | "held" | "done" | "skipped";
+type StepStanding = "open" | "held" | "done" | "skipped";
 
 /** Why a job may not be finished yet (job rules §4). */
-export type UnfinishedCode =
+type UnfinishedCode =
   | ("pass-open" | "unequal-passes" | "drained-not-filled" | "opened-not-closed")
   | ("half-tight" | "not-fitted" | "stop-found");
 
 /** How far a task of a job is. */
-export type TaskStanding = "no steps" | "given up" | "done" | "not begun" | "partly";
+type TaskStanding = "no steps" | "given up" | "done" | "not begun" | "partly";
 
 /** All that is derived of a job from its card and its events; amounts in litres (job rules §4). */
 export interface JobState {

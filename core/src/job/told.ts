@@ -12,7 +12,7 @@ function byCodePoint(one: string, other: string): number {
 }
 
 /** Events in the order in which they happened: by time, then by id (job rules §2). */
-export function inOrder(events: readonly ToldEvent[]): ToldEvent[] {
+function inOrder(events: readonly ToldEvent[]): ToldEvent[] {
   return [...events].sort((one, other) => one.at - other.at || byCodePoint(one.id, other.id));
 }
 
