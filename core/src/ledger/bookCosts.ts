@@ -43,9 +43,15 @@ const added = (one: EntryCost, other: EntryCost): EntryCost => ({
   missing: one.missing + other.missing,
 });
 
-/** The last day of which a book has a dated record; `else` where it has none. */
-function lastDayOf({ entries, readings, meterChanges }: Book, other: DayNumber): DayNumber {
-  const dated = [...(entries ?? []), ...(readings ?? []), ...(meterChanges ?? [])];
+/** The last day of which a book has a record that says what a dial showed, or of work; `other` where it has none. */
+function lastDayOf(book: Book, other: DayNumber): DayNumber {
+  const { entries, readings, meterChanges, rounds } = book;
+  const dated = [
+    ...(entries ?? []),
+    ...(readings ?? []),
+    ...(meterChanges ?? []),
+    ...(rounds ?? []),
+  ];
   return dated.length === 0
     ? other
     : (dated.reduce((last, { date }) => Math.max(last, dayOf(date)), -Infinity) as DayNumber);

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { UNIT_NAMES, type Unit } from "../../quantity/unit.js";
+import { eachOnce } from "./eachOnce.js";
 import { nameField, notNegativeField, numberField, textField } from "./fields.js";
 import { checklistIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
@@ -75,18 +76,12 @@ const checkSchema = z.looseObject(
 );
 export type Check = z.infer<typeof checkSchema>;
 
-/** Refuses an id that another has. */
-function idsOfTheirOwn(
-  checks: readonly { readonly id: string }[],
-  context: z.core.$RefinementCtx,
-): void {
-  const seen = new Set<string>();
-  checks.forEach(({ id }, at) => {
-    const message = `an id of its own (${JSON.stringify(id)} is taken)`;
-    if (seen.has(id)) context.addIssue({ code: "custom", path: [at, "id"], message });
-    seen.add(id);
-  });
-}
+/** Refuses an id that another check has. */
+const idsOfTheirOwn = eachOnce<Check>(
+  ({ id }) => id,
+  ["id"],
+  (id) => `an id of its own (${JSON.stringify(id)} is taken)`,
+);
 
 /** What is looked at in a round, in order. */
 export const checklistSchema = z.looseObject(

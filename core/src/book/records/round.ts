@@ -2,6 +2,7 @@ import { z } from "zod";
 import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { datedFields, noteField } from "../slice/dated.js";
 import { judgedByFields } from "./checklist.js";
+import { eachOnce } from "./eachOnce.js";
 import { flagField, nameField, numberField, textField } from "./fields.js";
 import { checklistIdField, machineIdField, meterIdField, roundIdField } from "./ids.js";
 import { picturesField } from "./picture.js";
@@ -35,20 +36,11 @@ const resultSchema = z
   });
 
 /** Refuses a second result of one check at one point. */
-function oneResultEach(
-  results: readonly { readonly check: string; readonly point?: string | null | undefined }[],
-  context: z.core.$RefinementCtx,
-): void {
-  const seen = new Set<string>();
-  results.forEach(({ check, point }, at) => {
-    const key = JSON.stringify([check, point ?? null]);
-    if (seen.has(key)) {
-      const message = "one result of a check at a point";
-      context.addIssue({ code: "custom", path: [at], message });
-    }
-    seen.add(key);
-  });
-}
+const oneResultEach = eachOnce<z.infer<typeof resultSchema>>(
+  ({ check, point }) => JSON.stringify([check, point ?? null]),
+  [],
+  () => "one result of a check at a point",
+);
 
 /** A round: what was looked at on a machine on a day, and what was found (records §3). */
 export const roundSchema = z.looseObject(
