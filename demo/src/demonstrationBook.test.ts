@@ -164,7 +164,7 @@ test.each([0, 97, 265])(
     const machines = reckonBook(book, today);
     const findings = machines.flatMap((one) => one.findings.map(({ status }) => status));
     expect(findings).toEqual(expect.arrayContaining(["overdue", "declined", "soon"]));
-    expect((book.findings ?? []).length).toBe(findings.length + 1);
+    expect((book.findings ?? []).length).toBe(findings.length + 2);
     const pads = machines.flatMap((one) =>
       one.tasks.filter(({ task }) => task.id === "t-hatch-pads").flatMap(({ limits }) => limits),
     );

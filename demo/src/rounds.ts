@@ -146,6 +146,11 @@ const FINDINGS = [
     ...{ decision: "next visit", minutes: 60, cost: 38 },
   },
   {
+    ...{ id: "fd-hatch-pads", machine: "m-hatch", daysAgo: 349, kind: "wear", by: "pe-rigg" },
+    ...{ what: "Front pads worn on the inner faces", where: "both front", verdict: "attend" },
+    ...{ evidence: "2.5 mm", todo: "Pads, pins greased", decision: "now", minutes: 75 },
+  },
+  {
     ...{ id: "fd-mini-pads", machine: "m-minibus", daysAgo: 96, kind: "wear", by: "pe-thwaite" },
     ...{ what: "Front pads wear unevenly", where: "right front", verdict: "watch" },
     ...{ evidence: "6.1 mm left, 4.3 mm right", also: ["sliding pin seized"], round: "n-03-96" },

@@ -7,6 +7,7 @@ export {
   type NotCorrectable,
   withdrawRecord,
 } from "./corrections.js";
+export { entryCost, wholeCost } from "./entryCost.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
 export {
   logWork,

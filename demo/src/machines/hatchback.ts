@@ -1,4 +1,10 @@
-import type { ChecklistId, MeasuredLimitRecord, PlaceId, ProductId } from "@yonderfell/core";
+import type {
+  ChecklistId,
+  FindingId,
+  MeasuredLimitRecord,
+  PlaceId,
+  ProductId,
+} from "@yonderfell/core";
 import { vinOf } from "../vin.js";
 import { every, months, ODO } from "../limits.js";
 import { fluid, measured, point, q, said } from "../plate.js";
@@ -117,13 +123,14 @@ export const hatchback: ScenarioMachine = {
         measures: ["left", "right"].map((side) => ({
           ...{ name: `Front pads, ${side}`, readings: [q(12, "mm")], verdict: "sound" as const },
         })),
+        closes: ["fd-hatch-pads" as FindingId],
         torques: [{ name: "wheel bolts", torque: q(110, "Nm"), by: "pe-rigg" }],
         met: [{ caution: "on stands, wheels chocked", by: "pe-rigg" }],
       },
     },
   ],
   notes: [
-    { daysAgo: 342, text: "3.6 L with filter. Pads were 2.5 mm on the inner faces." },
+    { daysAgo: 342, text: "Pads were 2.5 mm on the inner faces. Pins freed and greased." },
     { daysAgo: 612, text: "Tester showed 2.4 % before, 0.3 % after." },
   ],
   facts: {

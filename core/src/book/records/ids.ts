@@ -77,6 +77,7 @@ export const roundIdField = nameField.brand<"RoundId">();
 
 /** Identifies a finding within its book. */
 export const findingIdField = nameField.brand<"FindingId">();
+export type FindingId = z.infer<typeof findingIdField>;
 
 /** Identifies a sample within its book. */
 export const sampleIdField = nameField.brand<"SampleId">();

@@ -15,6 +15,7 @@ export type {
   BayId,
   ChecklistId,
   EntryId,
+  FindingId,
   FitmentId,
   FluidId,
   JourneyId,

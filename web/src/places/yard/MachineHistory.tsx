@@ -5,7 +5,9 @@ import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted, dialFigureWithUnit, fullDate, sentence } from "../../words/format.js";
 import { correctionPath } from "./correctionPath.js";
+import { workWords, type WorkNames } from "../../words/workWords.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
+import { useWorkNames } from "./useWorkNames.js";
 
 const AT_FIRST = 12;
 const MORE = 50;
@@ -25,6 +27,7 @@ export function MachineHistory({
   const [shown, setShown] = useState(Math.max(AT_FIRST, place + 1));
   const [withReadings, setWithReadings] = useState(false);
   const superseded = replacedIn(book);
+  const names = useWorkNames(book.machines[0].id);
   const items = historyOf(book).filter((item) => withReadings || item.kind !== "readings");
   const rest = items.length - shown;
   return (
@@ -49,6 +52,7 @@ export function MachineHistory({
             key={item.record.id}
             item={item}
             book={book}
+            names={names}
             isSuperseded={superseded.has(item.record.id)}
             isMarked={item.record.id === marked}
           />
@@ -70,11 +74,14 @@ export function MachineHistory({
 function HistoryRow({
   item,
   book,
+  names,
   isSuperseded,
   isMarked,
 }: {
   readonly item: HistoryItem;
   readonly book: MachineBook;
+  /** Undefined until they are read. */
+  readonly names: WorkNames | undefined;
   readonly isSuperseded: boolean;
   readonly isMarked: boolean;
 }): ReactElement {
@@ -100,6 +107,9 @@ function HistoryRow({
           {titleOf(item, book.tasks)}
         </strong>
         <StandingWords item={item} isSuperseded={isSuperseded} />
+        {item.kind === "entries" && names !== undefined && (
+          <WhatItTook words={workWords(item.record, names)} />
+        )}
         {typeof record.note === "string" && <span className="block text-quiet">{record.note}</span>}
       </span>
       {!isAside && (
@@ -113,6 +123,12 @@ function HistoryRow({
       )}
     </li>
   );
+}
+
+/** What the work took, a piece after the other. */
+function WhatItTook({ words }: { readonly words: readonly string[] }): ReactElement | null {
+  if (words.length === 0) return null;
+  return <span className="block text-fine tabular-nums">{words.join(" · ")}</span>;
 }
 
 /** Whether a record has been replaced, withdrawn, or stands in the place of another. */
