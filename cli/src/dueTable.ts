@@ -3,7 +3,7 @@ import {
   governingLimit,
   type DayNumber,
   type FindingReckoning,
-  type WholeReckoning,
+  type MachineReckoning,
   type TaskReckoning,
 } from "@yonderfell/core";
 import { reasonLine, unitOfLimit } from "./reasonLine.js";
@@ -11,7 +11,7 @@ import { textTable } from "./textTable.js";
 
 const TITLES = ["machine", "task", "state", "likely", "between", "left", "because"];
 
-function leftWords(task: TaskReckoning, machine: WholeReckoning): string {
+function leftWords(task: TaskReckoning, machine: MachineReckoning): string {
   const limit = governingLimit(task);
   if (limit === null || limit.remaining === null) return "";
   const unit = unitOfLimit(limit, machine);
@@ -19,7 +19,7 @@ function leftWords(task: TaskReckoning, machine: WholeReckoning): string {
   return `${amount} ${unit}${limit.remaining < 0 ? " over" : ""}`;
 }
 
-function rowOf(task: TaskReckoning, machine: WholeReckoning): string[] {
+function rowOf(task: TaskReckoning, machine: MachineReckoning): string[] {
   const limit = governingLimit(task);
   const forecast = limit?.forecast ?? null;
   const isRange = forecast !== null && forecast.early !== forecast.late;
@@ -39,7 +39,7 @@ const FINDING_TITLES = ["machine", "finding", "verdict", "decision", "state", "l
 /** An open finding with the limit that governs it. */
 function findingRow(
   { finding, status, governs, limits }: FindingReckoning,
-  { machine }: WholeReckoning,
+  { machine }: MachineReckoning,
 ): string[] {
   const likely = limits[governs ?? 0]?.forecast?.likely;
   return [
@@ -52,7 +52,7 @@ function findingRow(
 }
 
 /** What is due, as a table for people. A question mark after the state: doubtful. */
-export function dueTable(machines: readonly WholeReckoning[], today: DayNumber): string {
+export function dueTable(machines: readonly MachineReckoning[], today: DayNumber): string {
   const rows = machines.flatMap((machine) => machine.tasks.map((task) => rowOf(task, machine)));
   const found = machines.flatMap((machine) =>
     machine.findings.map((finding) => findingRow(finding, machine)),

@@ -7,7 +7,7 @@ import {
   wasteOn,
   type Book,
   type DayNumber,
-  type WholeReckoning,
+  type MachineReckoning,
 } from "@yonderfell/core";
 import { openBook } from "./bookFile.js";
 import { checkReport } from "./checkReport.js";
@@ -29,9 +29,9 @@ export interface Ending {
 
 /** The machines asked for, each with the tasks in the states asked for. */
 function chosen(
-  machines: readonly WholeReckoning[],
+  machines: readonly MachineReckoning[],
   { machine, statuses }: Options,
-): WholeReckoning[] {
+): MachineReckoning[] {
   const found = machines.filter((one) => machine === null || one.machine.tag === machine);
   if (machine !== null && found.length === 0) {
     throw new Problem(

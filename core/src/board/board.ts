@@ -8,6 +8,7 @@ import { dialFigure } from "../meter/figureDoubt.js";
 import type { PointSection } from "../meter/points.js";
 import type { Rate } from "../meter/rate.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
+import type { FindingReckoning } from "../schedule/findingsDue.js";
 import { reckonMachine, type MachineReckoning } from "../schedule/reckonMachine.js";
 import type { TaskReckoning } from "../schedule/reckonTask.js";
 
@@ -39,6 +40,8 @@ export interface BoardMachine {
   readonly machine: Machine;
   readonly meters: readonly BoardMeter[];
   readonly tasks: readonly TaskReckoning[];
+  /** What was found on it and is not closed. */
+  readonly findings: readonly FindingReckoning[];
 }
 
 function boardMeter(reckoning: MeterReckoning): BoardMeter {
@@ -55,8 +58,8 @@ function boardMeter(reckoning: MeterReckoning): BoardMeter {
 }
 
 /** The board's share of a reckoned machine: everything a screen shows, and no more. */
-function boardMachine({ machine, meters, tasks }: MachineReckoning): BoardMachine {
-  return { machine, meters: meters.map(boardMeter), tasks };
+function boardMachine({ machine, meters, tasks, findings }: MachineReckoning): BoardMachine {
+  return { machine, meters: meters.map(boardMeter), tasks, findings };
 }
 
 /** The meters of all machines of a book on `today`, without what is due: machines in the order of the file. */
@@ -78,7 +81,8 @@ export function reckonMachineBook(
   today: DayNumber,
 ): BoardMachine {
   const records = recordsByMachine(book).get(book.machines[0].id);
-  if (records === undefined) return { machine: book.machines[0], meters: [], tasks: [] };
+  if (records === undefined)
+    return { machine: book.machines[0], meters: [], tasks: [], findings: [] };
   return boardMachine(reckonMachine(records, settings, today));
 }
 

@@ -15,7 +15,13 @@ import {
   type FigureAnswer,
   type FigureIssue,
 } from "../meter/settleFigure.js";
-import { entryOf, settleWork, type LogWorkInput, type LogWorkIssue } from "./logWork.js";
+import {
+  entryOf,
+  settleWork,
+  TOOK_FIELDS,
+  type LogWorkInput,
+  type LogWorkIssue,
+} from "./logWork.js";
 
 const RIGHT: FigureAnswer = { code: "right" };
 
@@ -62,7 +68,10 @@ export function correctEntry(
   if (!work.ok) return work;
   const { note: _note, confirmed: _confirmed, ...kept } = old;
   // What the input speaks of anew takes the place of what stood there, also where that is nothing.
-  const anew = SAID_ANEW.filter((key) => input[key] !== undefined);
+  const anew = [
+    ...SAID_ANEW.filter((key) => input[key] !== undefined),
+    ...(input.took === undefined ? [] : TOOK_FIELDS),
+  ];
   for (const key of anew) delete kept[key];
   const corrected = entryOf(book, input, work.value.isConfirmed, context);
   const entry = put("entries", { ...kept, ...corrected, replaces: old.id });

@@ -40,7 +40,12 @@ function fluidCost({ in: filled, price }: FluidUsed): number | null {
 }
 
 /** What an entry cost (records: *costs of an entry*). What was supplied costs nothing; a quote is no cost. */
-export function entryCost({ parts, fluids, work, costs }: Entry): EntryCost {
+export function entryCost({
+  parts,
+  fluids,
+  work,
+  costs,
+}: Pick<Entry, "parts" | "fluids" | "work" | "costs">): EntryCost {
   const isPaid = ({ from }: { readonly from?: string | null | undefined }): boolean =>
     from !== "supplied";
   const times = (count: number, price: number | null | undefined): number | null =>

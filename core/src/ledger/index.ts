@@ -10,10 +10,24 @@ export {
 export { entryCost, wholeCost } from "./entryCost.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
 export {
+  type FluidDoubt,
+  fluidDoubts,
+  plannedFilling,
+  type PlannedFluid,
+  type PlannedFrom,
+  type PlannedPart,
+  type PlannedWork,
+  plannedWork,
+  suppliedBy,
+} from "./plannedWork.js";
+export { topUp, usualTopUp } from "./topUp.js";
+export {
   logWork,
   type LogWorkInput,
   type LogWorkIssue,
   mayHoldUntil,
+  TOOK_FIELDS,
   workDoubts,
   type WorkFigure,
+  type WorkTook,
 } from "./logWork.js";

@@ -44,9 +44,23 @@ export interface LogWorkInput {
   readonly assumed?: boolean;
   /** Until when papers say that a task on fixed dates holds, such as a roadworthiness test: its dates are fixed by it. */
   readonly validUntil?: readonly ValidUntil[];
+  /** What it took; where a correction does not say it, what stood there stays. */
+  readonly took?: WorkTook;
   /** Whether what follows work of an earlier day was done with it ({@link followUpsOwed}); else it is still to be done. */
   readonly followUpsDone?: boolean;
 }
+
+/** What work took beside tasks and figures, as an entry carries it (records §1): empty lists are left out. */
+export type WorkTook = Pick<
+  Entry,
+  "fluids" | "parts" | "work" | "costs" | "closes" | "isTopUp" | "warranty"
+>;
+
+/** The fields of {@link WorkTook}. */
+export const TOOK_FIELDS = [
+  ...(["fluids", "parts", "work", "costs", "closes"] as const),
+  ...(["isTopUp", "warranty"] as const),
+] as const satisfies readonly (keyof WorkTook)[];
 
 /** A day up to which a task that has been done holds. */
 interface ValidUntil {
@@ -69,7 +83,7 @@ export type LogWorkIssue =
 
 /**
  * Logs work: one entry of the log, with what lets its figures stand, and where it is so said the follow-ups
- * that were done with it. Refused: neither task nor note, a task that is not the machine's, a day after today, a
+ * that were done with it. Refused: neither task nor note nor anything that went in, was paid or is closed, a task that is not the machine's, a day after today, a
  * paper that ends before it begins, and figures that {@link settleFigure} refuses.
  */
 export function logWork(
@@ -187,7 +201,17 @@ export function entryOf(
     ...given("wanted", input.wanted),
     ...given("reminders", input.reminders),
     ...(input.assumed === true ? { assumed: true } : {}),
+    ...tookOf(input.took ?? {}),
   };
+}
+
+/** What work took, without what is empty or not so. */
+function tookOf(took: WorkTook): WorkTook {
+  const said = TOOK_FIELDS.filter((field) => {
+    const value = took[field];
+    return Array.isArray(value) ? value.length > 0 : value === true;
+  });
+  return Object.fromEntries(said.map((field) => [field, took[field]]));
 }
 
 /** A list under its name, nothing where it is empty. */
@@ -229,7 +253,9 @@ function paperIssues({ validUntil, day }: LogWorkInput): LogWorkIssue[] {
 function workIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
   const issues: LogWorkIssue[] = [];
   const named = tasksNamed(input);
-  const isNothing = named.length + (input.reminders ?? []).length === 0;
+  const { fluids, parts, costs, closes } = input.took ?? {};
+  const said = [named, input.reminders, fluids, parts, costs, closes];
+  const isNothing = said.every((list) => (list ?? []).length === 0);
   if (isNothing && input.note.trim() === "") issues.push({ code: "nothing-done" });
   issues.push(...testIssues(input), ...paperIssues(input));
   const tasks = new Set(book.tasks.map((task) => task.id));

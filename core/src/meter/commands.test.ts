@@ -7,7 +7,7 @@ import type { MachineBook } from "../book/slice/slice.js";
 import type { Machine } from "../book/records/machine.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { logWork, workDoubts, type LogWorkInput } from "../ledger/logWork.js";
-import { parseReadingLine } from "./parseReadingLine.js";
+import { parseReadingLine, type ReadingLine } from "./parseReadingLine.js";
 import { readMeter } from "./readMeter.js";
 import { meterReckoningOf, type FigureAnswer } from "./settleFigure.js";
 
@@ -220,6 +220,12 @@ const MACHINES = [
   { ...VAN, id: "f", tag: "t" },
 ] as unknown as Machine[];
 
+function lineSaid({ machine, figure, topUp }: ReadingLine): string {
+  const read = figure === null ? "" : ` ${figure.meter.id} ${figure.value}`;
+  const added = topUp === null ? "" : ` +${topUp.value} ${topUp.unit}`;
+  return `${machine.id}${read}${added}`;
+}
+
 test.each([
   ["07 41350", "b odo 41350"],
   ["07 41 350", "b odo 41350"],
@@ -234,11 +240,17 @@ test.each([
   ["07 5 mi", "unit-unknown"],
   ["N 5", "machine-has-no-meter"],
   ["T 5", "tag-ambiguous"],
+  ["07 41350 +0.4", "b odo 41350 +0.4 L"],
+  ["07 +0.5 us qt", "b +0.5 us-qt"],
+  ["07 12.5h+.25", "b hrs 12.5 +0.25 L"],
+  ["N +1 kg", "d +1 kg"],
+  ["07 +", "top-up-missing"],
+  ["07 41350 +", "top-up-missing"],
+  ["07 +0", "top-up-not-positive"],
+  ["07 +-1", "top-up-not-positive"],
+  ["07 +1 qt", "top-up-unreadable"],
+  ["07 abc +1", "figure-unreadable"],
 ])("the line %j is understood as %s", (line, expected) => {
-  const result = parseReadingLine(line, MACHINES, ".");
-  expect(
-    result.ok
-      ? `${result.value.machine.id} ${result.value.meter.id} ${result.value.value}`
-      : result.issues[0]?.code,
-  ).toBe(expected);
+  const result = parseReadingLine(line, MACHINES, { decimal: ".", gallons: null });
+  expect(result.ok ? lineSaid(result.value) : result.issues[0]?.code).toBe(expected);
 });

@@ -10,7 +10,13 @@ export { dialOn } from "./dials.js";
 export { type FigureDoubt, reckonedDial } from "./figureDoubt.js";
 export { CEILING_PER_DAY } from "./keptPoints.js";
 export { lifeOn } from "./lifeLine.js";
-export { parseReadingLine, type ReadingLine, type ReadingLineIssue } from "./parseReadingLine.js";
+export {
+  type LineFigure,
+  type LineReading,
+  parseReadingLine,
+  type ReadingLine,
+  type ReadingLineIssue,
+} from "./parseReadingLine.js";
 export type { Point } from "./points.js";
 export { type MeterFigureIssue, readMeter, readMeters } from "./readMeter.js";
 export { type MeterReckoning, reckonMeters } from "./reckonMeter.js";

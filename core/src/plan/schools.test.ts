@@ -5,14 +5,7 @@ import { machinePlateOf } from "../book/slice/machinePlate.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import { settingsOf } from "../book/records/settings.js";
 import { dayOf } from "../calendar/dayNumber.js";
-import {
-  amountOfUse,
-  pricePerLitre,
-  taskNeeds,
-  usualRate,
-  type NeedsSource,
-} from "../stores/taskNeeds.js";
-import type { Product } from "../book/records/product.js";
+import { amountOfUse, taskNeeds, usualRate, type NeedsSource } from "../stores/taskNeeds.js";
 import type { Task, TaskUse } from "../book/records/task.js";
 import type { Fluid } from "../book/records/fluid.js";
 import type { Person } from "../book/records/workshop.js";
@@ -121,10 +114,6 @@ describe("what a turn takes", () => {
   ])("of %j so many litres", (use, litres) => {
     const fluid = PLATE.fluids.find(({ id }) => id === (use as TaskUse).fluid);
     expect(amountOfUse(use as TaskUse, fluid as unknown as Fluid)).toBe(litres);
-  });
-
-  test("a product without a price has none a litre", () => {
-    expect(pricePerLitre({ ...PRODUCTS[0], packs: [] } as unknown as Product)).toBeNull();
   });
 
   test("the usual rate is the mean of those who are there and have one", () => {

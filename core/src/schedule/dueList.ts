@@ -1,7 +1,7 @@
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import type { FindingLimit } from "./findingsDue.js";
 import type { LimitReckoning } from "./limitReckoning.js";
-import type { WholeReckoning } from "./reckonBook.js";
+import type { MachineReckoning } from "./reckonMachine.js";
 
 /** A limit as the due list prints it (due rules §8). */
 interface DueListLimit {
@@ -76,7 +76,7 @@ function limitLine(limit: LimitReckoning | FindingLimit): DueListLimit {
 }
 
 /** The due list of reckoned machines; numbers unrounded, what cannot be computed null. */
-export function dueList(machines: readonly WholeReckoning[], today: DayNumber): DueList {
+export function dueList(machines: readonly MachineReckoning[], today: DayNumber): DueList {
   return {
     today: formatDay(today),
     machines: machines.map(({ machine, meters, tasks, findings }) => ({

@@ -9,7 +9,7 @@ export {
   type Status,
   STATUSES,
 } from "./limitReckoning.js";
-export { reckonBook, type WholeReckoning } from "./reckonBook.js";
+export { reckonBook } from "./reckonBook.js";
 export { type MachineReckoning, machineState } from "./reckonMachine.js";
 export { reckonTask, type TaskReckoning } from "./reckonTask.js";
 export { limitsInForce } from "./taskDue.js";

@@ -5,6 +5,7 @@ import type { Settings } from "../book/records/settings.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
 import { completionsByTask } from "./completion.js";
+import { reckonFindings, type FindingReckoning } from "./findingsDue.js";
 import { productsInside, type ProductInside } from "./inside.js";
 import { reckonTask, type TaskReckoning } from "./reckonTask.js";
 import type { MachineState } from "./machineState.js";
@@ -15,6 +16,8 @@ export interface MachineReckoning {
   readonly machine: Machine;
   readonly meters: readonly MeterReckoning[];
   readonly tasks: readonly TaskReckoning[];
+  /** Its open findings (due rules §15). */
+  readonly findings: readonly FindingReckoning[];
 }
 
 /** The due rules for one machine on `today`; meters and tasks in the order of the file. */
@@ -23,19 +26,12 @@ export function reckonMachine(
   settings: Settings,
   today: DayNumber,
 ): MachineReckoning {
-  return reckonState(records, machineState(records, settings, today), settings);
-}
-
-/** The same of a machine as the due rules see it already. */
-export function reckonState(
-  records: MachineRecords,
-  state: MachineState,
-  settings: Settings,
-): MachineReckoning {
+  const state = machineState(records, settings, today);
   return {
     machine: records.machine,
     meters: [...state.meters.values()],
     tasks: records.tasks.map((task) => reckonTask(task, state, settings)),
+    findings: reckonFindings(records, state, settings),
   };
 }
 

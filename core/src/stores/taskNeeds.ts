@@ -1,13 +1,13 @@
 import type { Fluid } from "../book/records/fluid.js";
 import type { TaskId } from "../book/records/ids.js";
 import type { MachinePlate } from "../book/slice/machinePlate.js";
-import type { Part, Price } from "../book/records/part.js";
+import type { Part } from "../book/records/part.js";
 import type { Product } from "../book/records/product.js";
 import type { Task, TaskUse } from "../book/records/task.js";
 import type { Person } from "../book/records/workshop.js";
 import { capacityAnswers } from "../fluid/capacity.js";
-import { valueIn } from "../quantity/quantity.js";
-import { dimensionOf } from "../quantity/unit.js";
+import type { Quantity } from "../quantity/quantity.js";
+import { plainAmount, priceOfPart, priceOfProduct } from "./price.js";
 
 /** What one turn of a task takes, in litres and the book's money; null where it is not known. */
 export interface TaskNeeds {
@@ -47,33 +47,25 @@ export function usualRate(people: readonly Person[]): number | null {
   return rates.length === 0 ? null : rates.reduce((sum, rate) => sum + rate, 0) / rates.length;
 }
 
-/** The least of some prices, null where there is none. */
-function leastPrice(prices: readonly Price[] | undefined): number | null {
-  const all = (prices ?? []).map(({ price }) => price);
-  return all.length === 0 ? null : Math.min(...all);
-}
-
-/** What a litre (or a kilogram) of a product costs in its cheapest pack; null where no pack has a price. */
-export function pricePerLitre(product: Product): number | null {
-  const each = (product.packs ?? []).flatMap(({ quantity, prices }) => {
-    const price = leastPrice(prices);
-    const amount = plainAmount(quantity);
-    return price === null || amount <= 0 ? [] : [price / amount];
-  });
-  return each.length === 0 ? null : Math.min(...each);
-}
-
-function plainAmount(quantity: Parameters<typeof valueIn>[0]): number {
-  return valueIn(quantity, dimensionOf(quantity.unit) === "mass" ? "kg" : "L");
-}
-
 /** How much of a fluid one turn takes, in litres (or kilograms): as the task says, else the working capacity of the condition it names, else of the first there is. */
 export function amountOfUse(use: TaskUse, fluid: Fluid | undefined): number | null {
-  if (use.quantity) return plainAmount(use.quantity);
-  if (fluid === undefined) return null;
+  const quantity = quantityOfUse(use, fluid);
+  return quantity === null ? null : plainAmount(quantity);
+}
+
+/** The same as it is recorded, in its own unit. */
+export function quantityOfUse(use: TaskUse, fluid: Fluid | undefined): Quantity | null {
+  return use.quantity ?? (fluid === undefined ? null : workingQuantity(fluid, use.condition));
+}
+
+/** The working capacity of a fluid system for a condition, else for the first there is; null where none is recorded. */
+export function workingQuantity(
+  fluid: Fluid,
+  condition: string | null | undefined,
+): Quantity | null {
   const answers = capacityAnswers(fluid);
-  const meant = answers.find(({ condition }) => condition === use.condition) ?? answers[0];
-  return meant === undefined ? null : plainAmount(meant.working.quantity);
+  const meant = answers.find((answer) => answer.condition === condition) ?? answers[0];
+  return meant?.working.quantity ?? null;
 }
 
 /** What one turn of a task takes: parts by the fitments that name it, fluids by the plate, minutes at the rate. */
@@ -93,9 +85,9 @@ function partsOf(task: TaskId, { plate, parts }: NeedsSource, missing: MissingFi
   for (const { part: id, perService, tasks } of plate.fitments) {
     if (!(tasks ?? []).includes(task)) continue;
     const part = parts.find((one) => one.id === id);
-    const price = leastPrice(part?.prices);
+    const price = part === undefined ? null : priceOfPart(part);
     if (price === null) missing.push({ code: "price", what: part?.name ?? id });
-    else sum += ((perService ?? 1) * price) / (part?.pack ?? 1);
+    else sum += (perService ?? 1) * price.price;
   }
   return sum;
 }
@@ -118,8 +110,8 @@ function fluidsOf(
     litres += amount;
     const product = products.find((one) => one.id === fluid?.product);
     if (product === undefined) missing.push({ code: "product", what: system });
-    const price = product === undefined ? null : pricePerLitre(product);
-    if (price !== null) fluids += amount * price;
+    const price = product === undefined ? null : priceOfProduct(product);
+    if (price !== null) fluids += amount * price.price;
     else if (product !== undefined) missing.push({ code: "price", what: product.name });
   }
   return { litres, fluids };

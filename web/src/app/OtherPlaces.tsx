@@ -14,6 +14,7 @@ const MetersPage = lazy(again(() => import("../places/yard/meters/MetersPage.js"
 const PlanRoutes = lazy(again(() => import("../places/yard/plan/PlanRoutes.js")));
 const PartsPage = lazy(again(() => import("../places/yard/parts/PartsPage.js")));
 const Stores = lazy(again(() => import("../places/stores/Stores.js")));
+const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
 const CardPage = lazy(again(() => import("../places/yard/card/CardPage.js")));
@@ -49,6 +50,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/yard/:machineId/facts" element={<FactsPage />} />
       <Route path="/log/:machineId" element={<LogWork />} />
       <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
+      <Route path="/rounds" element={<FindingsPage />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />

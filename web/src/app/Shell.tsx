@@ -19,6 +19,7 @@ const OnceShown = lazy(again(() => import("./OnceShown.js")));
 const VisitPlans = lazy(again(() => import("./VisitPlans.js")));
 const Notices = lazy(again(() => import("./Notices.js")));
 const ReadMeter = lazy(again(() => import("../places/yard/ReadMeter.js")));
+const NoteFinding = lazy(again(() => import("../places/shared/findings/NoteFinding.js")));
 const FindAnything = lazy(again(() => import("./FindAnything.js")));
 const KeyList = lazy(again(() => import("./KeyList.js")));
 
@@ -67,6 +68,7 @@ function Overlays(): ReactElement {
     <>
       <Suspense>
         {overlay === "reading" && <ReadMeter />}
+        {overlay === "finding" && <NoteFinding />}
         {overlay === "find" && <FindAnything />}
         {overlay === "keys" && <KeyList />}
       </Suspense>

@@ -2,7 +2,7 @@ import type { NavigateFunction } from "react-router";
 import type { Command } from "../places/find/command.js";
 import { PLACES } from "./places.js";
 import { preferred } from "../session/preferences.js";
-import { meterReadingOpened, overlayOpened } from "../session/session.js";
+import { findingOpened, meterReadingOpened, overlayOpened } from "../session/session.js";
 import type { AppDispatch } from "../session/store.js";
 import type { UndoState } from "../session/undo.js";
 
@@ -35,18 +35,45 @@ export function commandsOf(
     go("Add a machine", "/yard/new", "new vehicle"),
     go("Reading sheet", "/yard/readings", "many meters column paste"),
     go("People, bays and places", "/workshop", "rates hours initials staff"),
-    {
-      name: "Read a meter",
-      also: "reading odometer hours",
-      keys: "R",
-      run: () => dispatch(meterReadingOpened("")),
-    },
+    ...noting(dispatch),
+    go("Findings", "/rounds", "open found faults defects decided"),
     ...(done === undefined ? [] : [step(`Undo: ${done.words}`, "Ctrl+Z", "undo")]),
     ...(undone === undefined ? [] : [step(`Do again: ${undone.words}`, "Ctrl+Shift+Z", "redo")]),
     go("Books", "/books", "open file new export duplicate delete rename backup demonstration"),
     go("Hand-over", "/hand-over", "merge take in another device file"),
     go("Tables in and out", "/tables", "csv spreadsheet import export columns"),
     go("Preferences", "/preferences", "settings theme units figures keys windows"),
+    ...themes(dispatch),
+    {
+      name: "List of keys",
+      also: "shortcuts",
+      keys: "?",
+      run: () => dispatch(overlayOpened("keys")),
+    },
+  ];
+}
+
+/** What is noted at a machine. */
+function noting(dispatch: AppDispatch): Command[] {
+  return [
+    {
+      name: "Read a meter",
+      also: "reading odometer hours",
+      keys: "R",
+      run: () => dispatch(meterReadingOpened("")),
+    },
+    {
+      name: "Note a finding",
+      also: "found fault defect weep leak report",
+      keys: "",
+      run: () => dispatch(findingOpened("")),
+    },
+  ];
+}
+
+/** By day or by night. */
+function themes(dispatch: AppDispatch): Command[] {
+  return [
     {
       name: "Day theme",
       also: "light preferences",
@@ -58,12 +85,6 @@ export function commandsOf(
       also: "dark preferences",
       keys: "",
       run: () => dispatch(preferred({ theme: "night" })),
-    },
-    {
-      name: "List of keys",
-      also: "shortcuts",
-      keys: "?",
-      run: () => dispatch(overlayOpened("keys")),
     },
   ];
 }

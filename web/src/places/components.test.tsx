@@ -9,6 +9,7 @@ import { BOOK, onTheBoard, TODAY } from "../../test/skarrowVale.js";
 import { store } from "../session/store.js";
 import AheadTable from "./ahead/AheadTable.js";
 import { logOutlook, unasked, type FormTest } from "./shared/logging/logModel.js";
+import { NOTHING_TOOK } from "./shared/logging/tookModel.js";
 import { TaskChoice } from "./shared/logging/TaskChoice.js";
 import { DoubtQuestion } from "./shared/logging/DoubtQuestion.js";
 import {
@@ -129,9 +130,11 @@ test("ticking a task shows when it comes next", async () => {
     const [tasks, setTasks] = useState<readonly string[]>([]);
     const [tests, setTests] = useState<readonly FormTest[]>([]);
     const figures = [unasked("odo", "11215", false)];
-    const said = { papers: [], followUps: "" as const };
+    const said = { papers: [], followUps: "" as const, took: NOTHING_TOOK };
     const form = { date: "2026-11-23", tasks, tests, figures, note: "", ...said };
-    const outlook = logOutlook(bus as NonNullable<typeof bus>, settingsOf(BOOK), form, TODAY, null);
+    const outlook = logOutlook(bus as NonNullable<typeof bus>, form, {
+      ...{ settings: settingsOf(BOOK), today: TODAY, correcting: null, work: null },
+    });
     const both = { chosen: tasks, tests, onChange: setTasks, onTests: setTests };
     const papers = { papers: [], onPapers: () => undefined };
     return <TaskChoice outlook={outlook} today={TODAY} {...both} {...papers} />;

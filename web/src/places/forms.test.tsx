@@ -28,6 +28,8 @@ import { Weights } from "./ahead/visits/Weights.js";
 import { NewBook } from "./books/NewBook.js";
 import { RenameBook } from "./books/RenameBook.js";
 import { BookSettings } from "./preferences/BookSettings.js";
+import FindingsPage from "./rounds/FindingsPage.js";
+import { CloseForm } from "./shared/findings/CloseFinding.js";
 import Stores from "./stores/Stores.js";
 import Workshop from "./workshop/Workshop.js";
 import CorrectRecord from "./yard/CorrectRecord.js";
@@ -150,6 +152,12 @@ function Answer({ asks }: { readonly asks: Asked }): ReactElement | null {
   );
 }
 
+/** Something found, to be closed without work. */
+function Closing(): ReactElement {
+  const save = (): Promise<boolean> => Promise.resolve(true);
+  return <CloseForm finding={first("findings")} people={[]} onSave={save} />;
+}
+
 /** What is said of a visit of the book. */
 function Noted(): ReactElement {
   const note = (): Promise<boolean> => Promise.resolve(true);
@@ -223,6 +231,14 @@ const CASES: Readonly<Record<FormName, Case>> = {
       shown: ["Kept above the cold limit of an engine oil’s winter grade, °C", "7"],
     },
   },
+  closeFinding: {
+    ...{ screen: <Closing />, path: "/", address: "/" },
+    save: "Close it",
+    label: "Who says so",
+    typed: "Edda",
+    wrong: " ",
+    elsewhere: null,
+  },
   correctChange: {
     ...CORRECTION,
     address: "/correct/m-bus/meterChanges/c-07-odo",
@@ -255,6 +271,19 @@ const CASES: Readonly<Record<FormName, Case>> = {
       same: { name: "Book bus" },
       other: { serial: "SN-5" },
       shown: ["Serial number", "SN-5"],
+    },
+  },
+  finding: {
+    ...{ screen: <FindingsPage />, path: "/rounds", address: "/rounds?finding=fd-bus-lamp" },
+    save: "Save",
+    label: /^What was found/,
+    typed: "Lamp goes out",
+    wrong: " ",
+    elsewhere: {
+      section: "findings",
+      id: "fd-bus-lamp",
+      same: { what: "Plug is loose" },
+      ...NOTED,
     },
   },
   fitment: {

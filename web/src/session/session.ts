@@ -4,7 +4,7 @@ import type { ExportNote } from "../data/bookStorage.js";
 import { currentDay } from "../data/today.js";
 
 /** A dialog that can be opened over any place. */
-type Overlay = "reading" | "find" | "keys";
+type Overlay = "reading" | "find" | "keys" | "finding";
 
 /** What belongs to this sitting: the day, the strip in hand, what stands open. */
 interface SessionState {
@@ -15,6 +15,8 @@ interface SessionState {
   readonly overlay: Overlay | null;
   /** What the reading line starts with when opened from a machine. */
   readonly readingLine: string;
+  /** The machine that something is being noted on; empty where that is still to be said. */
+  readonly findingOf: string;
   /** What was typed while the dialog that stands open was still being fetched. */
   readonly typedAhead: string;
   /** Notes that stand at the edge of the screen. */
@@ -46,6 +48,7 @@ const initialState: SessionState = {
   openTask: "",
   overlay: null,
   readingLine: "",
+  findingOf: "",
   typedAhead: "",
   notices: [],
   noticesGiven: 0,
@@ -72,6 +75,13 @@ const slice = createSlice({
       ...state,
       overlay: "reading" as const,
       readingLine: action.payload,
+      typedAhead: "",
+    }),
+    /** Something is to be noted on a machine; empty where it is still to be said on which. */
+    findingOpened: (state, action: PayloadAction<string>) => ({
+      ...state,
+      overlay: "finding" as const,
+      findingOf: action.payload,
       typedAhead: "",
     }),
     /** A key pressed while the dialog it is meant for is being fetched: a character, or one taken back. */
@@ -108,6 +118,7 @@ const slice = createSlice({
 export const {
   dayCame,
   exportNoted,
+  findingOpened,
   taskOpened,
   reasonsFollowed,
   meterReadingOpened,

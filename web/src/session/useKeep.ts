@@ -10,6 +10,7 @@ import {
 } from "@yonderfell/core";
 import { useCallback } from "react";
 import type { BookStorage, CommonRefusal, Saved, Surroundings } from "../data/bookStorage.js";
+import { keepIssueWords } from "../words/keepIssueWords.js";
 import { useCommands } from "./useCommands.js";
 
 /** Keeps a record as edited; answers whether it is saved. */
@@ -36,15 +37,9 @@ async function keepIn<S extends EditedSection>(
   return storage.perform(owner, needs, keep, around);
 }
 
-function issueWords(issue: KeepIssue): string {
-  if (issue.code === "changed-elsewhere") return "";
-  const where = issue.path.join(" ");
-  return `Not saved: ${where === "" ? "it" : where} must be ${issue.expected}.`;
-}
-
 /** The way to keep records that are edited in place, and what stood in the way of the last. */
 export function useKeep(): { readonly keep: Keep; readonly failure: string } {
-  const { run, failure } = useCommands(issueWords, true);
+  const { run, failure } = useCommands(keepIssueWords, true);
   const keep = useCallback<Keep>(
     async (section, before, after) => {
       const told = after === null ? "Taken out." : "Saved.";

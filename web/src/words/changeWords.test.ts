@@ -41,12 +41,19 @@ const machine = added("machines", {
   tag: "07",
   name: "Library bus",
 });
+const found = added("findings", {
+  ...{ id: "f", machine: "m-bus", found: "2026-11-20" },
+  ...{ what: "Weep", where: "rear main seal", verdict: "stop", decision: "now" },
+});
 const task = added("tasks", { id: "t", machine: "m-bus", name: "Wash" });
 const fluid = added("fluids", { id: "f", machine: "m-bus", system: "Gearbox" });
 
 test.each<readonly [Change, string]>([
   [change("log-work", entry), "work on 07, 20 Nov 2026: engine oil and filter"],
   [change("read-meter", reading), "reading of 07, 11 188 km"],
+  [change("top-up", entry), "top-up of 07, 20 Nov 2026"],
+  [change("note-finding", found, machine), "finding on 07: weep, rear main seal"],
+  [change("edit-finding", found), "change of a finding on 07: weep, rear main seal"],
   [change("correct-entry", entry), "correction of an entry on 07"],
   [change("correct-reading", reading), "correction of a reading of 07"],
   [change("correct-meter-change", reading), "correction of a meter change of 07"],

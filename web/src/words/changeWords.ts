@@ -3,6 +3,7 @@ import {
   isShared,
   type Change,
   type Entry,
+  type Finding,
   type Machine,
   type Meter,
   type Reading,
@@ -10,6 +11,7 @@ import {
   type Task,
 } from "@yonderfell/core";
 import { sectionNoun } from "./bookWords.js";
+import { findingTitle } from "./findingWords.js";
 import { counted, dialFigureWithUnit, fullDate } from "./format.js";
 
 const machineOf = ({ before, after }: RecordChange): string => {
@@ -38,16 +40,19 @@ export function changeWords(change: Change, machine: NamedMachine | null): strin
   switch (change.command) {
     case "log-work":
       return `work on ${tag}${entryWords(last?.after as Entry, machine)}`;
+    case "top-up":
+      return `top-up of ${tag}, ${fullDate(dayOf((last?.after as Entry).date))}`;
+    case "note-finding":
+      return `finding on ${tag}${findingWords(change)}`;
+    case "edit-finding":
+      return `change of a finding on ${tag}${findingWords(change)}`;
     case "read-meter":
       return `reading of ${tag}${readingWords(last?.after as Reading, machine)}`;
     case "correct-entry":
-      return `correction of an entry on ${tag}`;
     case "correct-reading":
-      return `correction of a reading of ${tag}`;
     case "correct-meter-change":
-      return `correction of a meter change of ${tag}`;
     case "withdraw-record":
-      return `withdrawal of a record of ${tag}`;
+      return CORRECTED[change.command].replace("*", tag);
     case "add-machine":
       return `machine ${nameOf(change.records[0])}`;
     case "add-record":
@@ -97,6 +102,13 @@ export function readingsIn(change: Change): number {
   return read.length;
 }
 
+const CORRECTED = {
+  "correct-entry": "correction of an entry on *",
+  "correct-reading": "correction of a reading of *",
+  "correct-meter-change": "correction of a meter change of *",
+  "withdraw-record": "withdrawal of a record of *",
+} as const;
+
 const DONE = {
   "add-record": "added",
   "edit-record": "changed",
@@ -129,6 +141,14 @@ function entryWords(entry: Entry, machine: NamedMachine | null): string {
   );
   const done = names.length === 0 ? "" : `: ${names.join(", ")}`;
   return `, ${fullDate(dayOf(entry.date))}${done}`;
+}
+
+/** With a machine that is stopped for it, the finding is not the last that changed. */
+function findingWords({ records }: Change): string {
+  const finding = records.find(({ section }) => section === "findings")?.after;
+  return finding === undefined || finding === null
+    ? ""
+    : `: ${findingTitle(finding as Finding).toLowerCase()}`;
 }
 
 function readingWords(reading: Reading, machine: NamedMachine | null): string {

@@ -7,6 +7,7 @@ import type {
   FigureIssue,
 } from "@yonderfell/core";
 import { dialFigureWithUnit, fullDate } from "./format.js";
+import { quantityIssueWords } from "./quantityWords.js";
 
 /** What a typed line still lacks, and what to type. */
 export function lineIssueWords(issue: ReadingLineIssue): string {
@@ -25,6 +26,12 @@ export function lineIssueWords(issue: ReadingLineIssue): string {
       return `${issue.machine.tag} ${issue.machine.name}: now the figure.`;
     case "figure-unreadable":
       return `${issue.machine.tag} ${issue.machine.name}: “${issue.text}” is not a figure.`;
+    case "top-up-missing":
+      return `${issue.machine.tag} ${issue.machine.name}: now how much was added, such as +0.4 for 0.4 L.`;
+    case "top-up-not-positive":
+      return `${issue.machine.tag} ${issue.machine.name}: what was added must be more than nothing.`;
+    case "top-up-unreadable":
+      return `${issue.machine.tag} ${issue.machine.name}: ${quantityIssueWords(issue.issue, "L")}.`;
   }
 }
 

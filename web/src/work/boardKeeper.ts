@@ -22,6 +22,12 @@ const AT_ONCE = 20;
 /** So many machines are read from the store at a time, so that a save need not wait for all of them. */
 const READ_AT_ONCE = 20;
 
+/** A machine as an earlier program may have stored it: without what was found. */
+const withFindings = (machine: BoardMachine): BoardMachine => {
+  const { findings = [] } = machine as Partial<BoardMachine>;
+  return { ...machine, findings };
+};
+
 /**
  * Keeps the board of a book current. Begins with the board as it was last stored, then reckons only
  * the machines that the changes since have touched. Another program reckons all again.
@@ -44,11 +50,13 @@ export class BoardKeeper extends Keeper<BoardUpdate> {
   protected override async *begin(today: DayNumber): AsyncGenerator<BoardUpdate, void, undefined> {
     const top = await this.storage.storedBoard(AT_ONCE);
     if (top === null) return;
-    const { seq: seqThen, today: dayThen, machines: first } = top;
+    const { seq: seqThen, today: dayThen } = top;
+    const first = top.machines.map(withFindings);
     yield { seq: seqThen, today: dayThen, isWhole: true, isCurrent: false, machines: first };
     const stored = await this.storage.storedBoard();
     if (stored === null) return;
-    const { seq, machines } = stored;
+    const { seq } = stored;
+    const machines = stored.machines.map(withFindings);
     if (stored.program === this.program) {
       this.today = stored.today;
       this.seq = seq;

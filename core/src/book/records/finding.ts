@@ -69,6 +69,8 @@ export const findingSchema = z
         .looseObject({ meter: meterIdField, life: numberField }, "a meter with a life")
         .nullish(),
       lookOn: dateField.nullish(),
+      /** The day the decision was made; that it was found where absent. */
+      decided: dateField.nullish(),
       /** Why; needed where it was declined. */
       reason: textField.nullish(),
       decisions: z.array(earlierDecisionSchema, "a list of earlier decisions").optional(),

@@ -8,6 +8,7 @@ export {
 } from "./boardView.js";
 export type { Booking, Closure } from "./booking.js";
 export type { Checklist } from "./checklist.js";
+export type { FluidUsed } from "./entryWork.js";
 export type { Entry, LookAgain, ReminderFactCode } from "./entry.js";
 export type { Finding } from "./finding.js";
 export { type Capacity, CAPACITY_CONDITIONS, type CapacityCondition, type Fluid } from "./fluid.js";

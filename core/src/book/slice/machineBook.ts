@@ -94,6 +94,8 @@ export function machineBooksOf(book: Book): MachineBook[] {
   const meterChanges = partsOf(book.meterChanges);
   const entries = partsOf(book.entries);
   const rounds = partsOf(book.rounds);
+  const findings = byMachine(book.findings ?? []);
+  const visits = byMachine(book.visits ?? []);
   return (book.machines ?? []).map((machine) => {
     const own = tasks.get(machine.id) ?? [];
     const work = entries(machine.id);
@@ -104,6 +106,8 @@ export function machineBooksOf(book: Book): MachineBook[] {
       meterChanges: meterChanges(machine.id),
       entries: work,
       rounds: rounds(machine.id),
+      findings: findings.get(machine.id) ?? [],
+      visits: visits.get(machine.id) ?? [],
       ...inside(book, machine.id, own, work),
     };
   });

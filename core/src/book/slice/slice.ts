@@ -35,13 +35,15 @@ export const BOOK_NEEDS = [
   "meterChanges",
   "entries",
   "rounds",
+  "findings",
+  "visits",
   "inside",
 ] as const;
 
 /** The sections that what is due is reckoned from: a change to one of them can move it. */
 export const RECKONED_SECTIONS = [
   ...RULE_SECTIONS,
-  ...(["rounds", "fluids", "products", "checklists"] as const),
+  ...(["rounds", "findings", "visits", "fluids", "products", "checklists"] as const),
 ] as const;
 
 /**

@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { AheadRow } from "./AheadRow.js";
 import { shownOf } from "./board/boardGroups.js";
 import { COLUMN_WORDS } from "./board/boardWords.js";
+import { FoundList } from "./FoundList.js";
 import { NothingHere } from "./board/GroupedBoard.js";
 import { tableRows } from "./board/tableOrder.js";
 import { TABLE_ROW } from "./tableLook.js";
@@ -24,11 +25,9 @@ export default function AheadTable({
   readonly today: DayNumber;
 }): ReactElement {
   const { show, of, order } = useAppSelector((state) => state.boardLook);
-  const rows = useMemo(
-    () => tableRows(shownOf(machines, { show, of }), order),
-    [machines, show, of, order],
-  );
-  if (rows.length === 0 && machines.length > 0) return <NothingHere />;
+  const shown = useMemo(() => shownOf(machines, { show, of }), [machines, show, of]);
+  const rows = useMemo(() => tableRows(shown, order), [shown, order]);
+  if (shown.length === 0 && machines.length > 0) return <NothingHere />;
   return (
     <div
       className="overflow-x-auto"
@@ -65,6 +64,7 @@ export default function AheadTable({
           </Suspense>
         )}
       </table>
+      <FoundList machines={shown} today={today} />
     </div>
   );
 }

@@ -12,6 +12,7 @@ import { fullDate } from "../../words/format.js";
 import type { Found } from "../../work/finder.js";
 import { search } from "../../work/findClient.js";
 import { commandsFitting, type Command as NamedCommand } from "./command.js";
+import { findingPath } from "../../words/findingWords.js";
 import { useLineInHand, type Line } from "./useLineInHand.js";
 
 const MOST = 30;
@@ -36,6 +37,7 @@ export function Find({ commands }: { readonly commands: readonly NamedCommand[] 
 function addressOf({ kind, id, machine, title }: Found): string {
   if (machine === null) return `/stores?words=${encodeURIComponent(title)}`;
   const page = `/yard/${encodeURIComponent(machine)}`;
+  if (kind === "finding") return findingPath(id);
   if (kind === "point") return `${page}/plate`;
   return kind === "entry" ? `${page}?entry=${encodeURIComponent(id)}` : page;
 }

@@ -15,6 +15,7 @@ import { useState, type ReactElement } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useCommands } from "../../session/useCommands.js";
 import { useMachineBook } from "../../session/useMachineBook.js";
+import { useWorkSource } from "../../session/useWorkSource.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { LogWorkForm } from "../shared/logging/LogWorkForm.js";
@@ -101,10 +102,9 @@ function CorrectEntry({
 }): ReactElement | null {
   const [correcting] = useState(entry);
   const kept = useKeptForm(draftKeyOf(entry.machine, entry.id));
-  if (kept === undefined) return null;
-  return (
-    <LogWorkForm book={book} settings={settings} asked={NONE} kept={kept} correcting={correcting} />
-  );
+  const work = useWorkSource(entry.machine);
+  if (kept === undefined || !work) return null;
+  return <LogWorkForm {...{ book, settings, work, kept, correcting }} asked={NONE} closes={NONE} />;
 }
 
 const alreadyWords = (_: NotCorrectable): string =>

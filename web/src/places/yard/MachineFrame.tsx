@@ -1,8 +1,8 @@
 import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfell/core";
-import { Gauge, NotebookPen } from "lucide-react";
+import { Droplet, Gauge, NotebookPen, SearchCheck } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link, NavLink, useLocation, useParams } from "react-router";
-import { meterReadingOpened } from "../../session/session.js";
+import { findingOpened, meterReadingOpened } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
@@ -106,6 +106,22 @@ function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement 
       >
         <Gauge size={18} aria-hidden="true" />
         Read a meter
+      </button>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} +`))}
+      >
+        <Droplet size={18} aria-hidden="true" />
+        Top up
+      </button>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => dispatch(findingOpened(machine.machine.id))}
+      >
+        <SearchCheck size={18} aria-hidden="true" />
+        Note a finding
       </button>
       <Link to={`/log/${encodeURIComponent(machine.machine.id)}`} className={PRIMARY_BUTTON}>
         <NotebookPen size={18} aria-hidden="true" />

@@ -1,4 +1,4 @@
-import type { DayNumber, Meter, ReadingLine } from "@yonderfell/core";
+import type { DayNumber, Machine, Meter, ReadingLine } from "@yonderfell/core";
 import { useRef, type ReactElement, type RefObject } from "react";
 import { overlayClosed } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
@@ -8,17 +8,24 @@ import { DateField } from "../../ui/DateField.js";
 import { Moves } from "../../ui/board/Moves.js";
 import { dialFigureWithUnit, shortDate } from "../../words/format.js";
 import { meterName } from "../../words/limitWords.js";
-import { lineIssueWords, figureIssueWords } from "../../words/readingWords.js";
+import { quantityWords } from "../../words/quantityWords.js";
+import { lineIssueWords } from "../../words/readingWords.js";
 import { IN_DOUBT } from "../../words/traceWords.js";
 import { DoubtQuestion } from "../shared/logging/DoubtQuestion.js";
 import type { Outlook } from "./readingModel.js";
+import { ToppedUp } from "./ToppedUp.js";
+import { lineStopWords } from "./topUpWords.js";
 import { useReading, type ReadingState, type SavedReading } from "./useReading.js";
 
 /** Reads a meter: machine and figure on one line, what was understood shown before it is saved. */
 export default function ReadMeter(): ReactElement {
   const dispatch = useAppDispatch();
+  const isTopUp = useAppSelector((state) => state.session.readingLine.includes("+"));
   return (
-    <DialogFrame title="Read a meter" onClose={() => dispatch(overlayClosed())}>
+    <DialogFrame
+      title={isTopUp ? "Top up" : "Read a meter"}
+      onClose={() => dispatch(overlayClosed())}
+    >
       <ReadingForm />
     </DialogFrame>
   );
@@ -28,7 +35,7 @@ function ReadingForm(): ReactElement {
   const field = useRef<HTMLInputElement>(null);
   const state = useReading(field);
   const today = useAppSelector((session) => session.session.today);
-  const { reading, line, doubt, outlook, saved, failure } = state;
+  const { reading, line, meter, topUp, doubt, outlook, saved, failure } = state;
   return (
     <form onSubmit={(event) => void state.save(event)} className="mt-3 space-y-4">
       <LineAndDay state={state} field={field} />
@@ -39,10 +46,11 @@ function ReadingForm(): ReactElement {
           <p className="text-quiet">{reading.issues[0] && lineIssueWords(reading.issues[0])}</p>
         )}
       </div>
-      {reading.ok && doubt !== null && (
+      {topUp !== null && topUp !== undefined && <ToppedUp topUp={topUp} />}
+      {doubt !== null && meter !== null && (
         <DoubtQuestion
           doubt={doubt}
-          meter={reading.value.meter}
+          meter={meter}
           today={today}
           choice={state.choice}
           figures={state.figures}
@@ -50,9 +58,7 @@ function ReadingForm(): ReactElement {
           onFigures={state.setFigures}
         />
       )}
-      {reading.ok && outlook !== null && (
-        <OutlookView outlook={outlook} meter={reading.value.meter} today={today} />
-      )}
+      {outlook !== null && <OutlookView outlook={outlook} meter={meter} today={today} />}
       {failure !== "" && (
         <p role="alert" className="font-semibold text-overdue">
           {failure}
@@ -60,7 +66,7 @@ function ReadingForm(): ReactElement {
       )}
       <div className="sticky bottom-0 bg-ground py-2">
         <button type="submit" className={PRIMARY_BUTTON} disabled={outlook?.code !== "fits"}>
-          Save the reading
+          {reading.ok && reading.value.topUp !== null ? "Save the top-up" : "Save the reading"}
         </button>
       </div>
       {saved !== null && line === "" && <SavedView saved={saved} />}
@@ -79,7 +85,7 @@ function LineAndDay({
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
       <label className="min-w-0 flex-1 basis-64 text-fine text-quiet">
-        Machine and figure, such as 07 41350
+        Machine and figure, such as 07 41350 or 07 41350 +0.4
         <input
           ref={field}
           autoFocus
@@ -119,25 +125,50 @@ function Understood({
   readonly day: DayNumber | null;
   readonly today: DayNumber;
 }): ReactElement {
-  const { machine, meter, value } = reading;
-  const others = (machine.meters ?? []).filter((other) => other.unit !== meter.unit);
+  const { machine, figure, topUp } = reading;
+  const on =
+    day === null
+      ? "; choose the day it was"
+      : day === today
+        ? " today"
+        : ` on ${shortDate(day, today)}`;
   return (
     <p>
       <span className="font-mono font-bold">{machine.tag}</span> {machine.name},{" "}
-      {meterName({ meter })}: <strong>{dialFigureWithUnit(value, meter.unit)}</strong>
-      {day === null
-        ? "; choose the day it was read"
-        : day === today
-          ? " today"
-          : ` on ${shortDate(day, today)}`}
-      .
+      {figure !== null && (
+        <>
+          {meterName(figure)}:{" "}
+          <strong>{dialFigureWithUnit(figure.value, figure.meter.unit)}</strong>
+        </>
+      )}
+      {topUp !== null && (
+        <>
+          {figure !== null && ", "}topped up with <strong>{quantityWords(topUp)}</strong>
+        </>
+      )}
+      {on}.
+      {figure !== null && topUp === null && <OtherMeters machine={machine} read={figure.meter} />}
+    </p>
+  );
+}
+
+function OtherMeters({
+  machine,
+  read,
+}: {
+  readonly machine: Machine;
+  readonly read: Meter;
+}): ReactElement {
+  const others = (machine.meters ?? []).filter((other) => other.unit !== read.unit);
+  return (
+    <>
       {others.map((other) => (
         <span key={other.id} className="text-quiet">
           {" "}
           For its {meterName({ meter: other })} add {other.unit}.
         </span>
       ))}
-    </p>
+    </>
   );
 }
 
@@ -148,10 +179,10 @@ function OutlookView({
   today,
 }: {
   readonly outlook: Outlook;
-  readonly meter: Meter;
+  readonly meter: Meter | null;
   readonly today: DayNumber;
 }): ReactElement | null {
   if (outlook.code === "fits") return <Moves moves={outlook.moves} title="This moves" />;
   if (outlook.issue.code === "figure-in-doubt") return null;
-  return <p className="text-overdue">{figureIssueWords(outlook.issue, meter, today)}</p>;
+  return <p className="text-overdue">{lineStopWords(outlook.issue, meter, today)}</p>;
 }

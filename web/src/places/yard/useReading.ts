@@ -2,22 +2,20 @@ import {
   BOOK_NEEDS,
   formatDay,
   parseDay,
-  readMeter,
   type DayNumber,
+  type DialFigureInput,
   type FigureDoubt,
-  type FigureIssue,
+  type Meter,
   type ReadingLine,
   type ReadingLineIssue,
-  type DialFigureInput,
   type Result,
 } from "@yonderfell/core";
 import { useMemo, useState, type FormEvent, type RefObject } from "react";
 import { useCommands } from "../../session/useCommands.js";
+import { useBookGallons } from "../../session/useBookGallons.js";
 import { useAppSelector } from "../../session/store.js";
 import { useMachineBook } from "../../session/useMachineBook.js";
-import { dialFigureWithUnit, fullDate } from "../../words/format.js";
 import type { Move } from "../../words/moves.js";
-import { figureIssueWords } from "../../words/readingWords.js";
 import {
   answerFrom,
   figuresFor,
@@ -25,7 +23,16 @@ import {
   type AnswerChoice,
   type AnswerFigures,
 } from "../shared/logging/figureAnswer.js";
-import { outlookOf, understood, type Outlook } from "./readingModel.js";
+import {
+  commandOfLine,
+  outlookOf,
+  understood,
+  type LineInput,
+  type LineIssue,
+  type Outlook,
+} from "./readingModel.js";
+import { lineSavedWords, lineStopWords } from "./topUpWords.js";
+import { useTopUp, type TopUpState } from "./useTopUp.js";
 
 /** A reading that has been saved: what it was, and the dates it moved. */
 export interface SavedReading {
@@ -41,6 +48,10 @@ export interface ReadingState {
   readonly date: string;
   readonly day: DayNumber | null;
   readonly reading: Result<ReadingLine, ReadingLineIssue>;
+  /** The meter that was read; null where none was. */
+  readonly meter: Meter | null;
+  /** What was topped up; null where nothing was, undefined until the plate is read. */
+  readonly topUp: TopUpState | null | undefined;
   /** What does not agree, until the figure is typed again. */
   readonly doubt: FigureDoubt | null;
   readonly choice: AnswerChoice | null;
@@ -58,7 +69,7 @@ export interface ReadingState {
 /** What a line and a day make of the book, and what stands against it. */
 function useOutlook(
   reading: Result<ReadingLine, ReadingLineIssue>,
-  input: DialFigureInput | null,
+  input: LineInput | null,
 ): Pick<ReadingState, "doubt" | "outlook"> {
   const today = useAppSelector((state) => state.session.today);
   const id = reading.ok ? reading.value.machine.id : null;
@@ -66,7 +77,8 @@ function useOutlook(
   if (!found || input === null || found.book.machines[0].id !== id)
     return { doubt: null, outlook: null };
   const { book, settings } = found;
-  const plain = outlookOf(book, settings, { ...input, answer: null }, today);
+  const asked = input.figure === null ? null : { ...input.figure, answer: null };
+  const plain = outlookOf(book, settings, { ...input, figure: asked }, today);
   const isDoubtful = plain.code === "stopped" && plain.issue.code === "figure-in-doubt";
   if (!isDoubtful) return { doubt: null, outlook: plain };
   return { doubt: plain.issue.doubt, outlook: outlookOf(book, settings, input, today) };
@@ -79,25 +91,27 @@ function useLine(): {
 } {
   const start = useAppSelector(({ session }) => `${session.readingLine}${session.typedAhead}`);
   const board = useAppSelector((state) => state.board.machines);
+  const gallons = useBookGallons();
   const machines = useMemo(() => board.map(({ machine }) => machine), [board]);
   const [line, setLine] = useState(start);
-  return { reading: understood(line, machines), line, setLine };
+  return { reading: understood(line, machines, gallons), line, setLine };
 }
 
 /** The state of the reading line; `field` is where it is typed. */
 export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
   const today = useAppSelector((state) => state.session.today);
   const { reading, line, setLine } = useLine();
-  const meter = reading.ok ? reading.value.meter : null;
-  const { run, failure, fail } = useCommands<FigureIssue>((issue) =>
-    meter === null ? "" : figureIssueWords(issue, meter, today),
+  const meter = reading.ok ? (reading.value.figure?.meter ?? null) : null;
+  const topUp = useTopUp(reading.ok ? reading.value : null);
+  const { run, failure, fail } = useCommands<LineIssue>((issue) =>
+    lineStopWords(issue, meter, today),
   );
   const [date, setDate] = useState(formatDay(today));
   const [choice, setChoice] = useState<AnswerChoice | null>(null);
   const [figures, setFigures] = useState(NO_FIGURES);
   const [saved, setSaved] = useState<SavedReading | null>(null);
   const day = parseDay(date);
-  const input = inputOf(reading, day, choice, figures);
+  const input = inputOf(reading, day, answerFrom(choice, figures), topUp);
   const looked = useOutlook(reading, input);
   const { doubt, outlook } = looked;
 
@@ -112,15 +126,15 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     if (chosen === "typing") field.current?.select();
     if (doubt !== null) setFigures(figuresFor(doubt));
   };
-  const write = async (read: ReadingLine, wanted: DialFigureInput): Promise<void> => {
+  const write = async (read: ReadingLine, wanted: LineInput): Promise<void> => {
     const { machine } = read;
-    const words = `${machine.tag} ${machine.name}: ${dialFigureWithUnit(wanted.value, read.meter.unit)} on ${fullDate(wanted.day)}`;
+    const words = lineSavedWords(read, topUp?.chosen?.fluid.system ?? "", wanted.day);
     await run(
       (storage, around) =>
         storage.perform(
           machine.id,
           BOOK_NEEDS,
-          (book, context) => readMeter(book, wanted, context),
+          (book, context) => commandOfLine(book, wanted, context),
           around,
         ),
       `Saved. ${words}.`,
@@ -137,17 +151,21 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     if (!reading.ok || input === null || outlook?.code !== "fits") return;
     await write(reading.value, input);
   };
-  const shown = { line, date, day, reading, choice, figures, saved, failure, ...looked };
-  return { ...shown, retype, setDate, choose, setFigures, save };
+  const shown = { line, date, day, reading, meter, topUp, choice, figures, saved, failure };
+  return { ...shown, ...looked, retype, setDate, choose, setFigures, save };
 }
 
 function inputOf(
   reading: ReadingState["reading"],
   day: DayNumber | null,
-  choice: AnswerChoice | null,
-  figures: AnswerFigures,
-): DialFigureInput | null {
+  answer: DialFigureInput["answer"],
+  topUp: TopUpState | null | undefined,
+): LineInput | null {
   if (!reading.ok || day === null) return null;
-  const { meter, value } = reading.value;
-  return { meter: meter.id, day, value, answer: answerFrom(choice, figures) };
+  const { figure } = reading.value;
+  const read =
+    figure === null ? null : { meter: figure.meter.id, day, value: figure.value, answer };
+  if (reading.value.topUp === null) return { day, figure: read, fluid: null };
+  const used = topUp?.used ?? null;
+  return used === null ? null : { day, figure: read, fluid: used };
 }

@@ -4,6 +4,7 @@ import {
   settingsOf,
   withdrawRecord,
   applyChange,
+  type FigureAnswer,
   type MachineBook,
   type MachineId,
   type MeterId,
@@ -22,11 +23,13 @@ function book(id: string): MachineBook {
 }
 
 const ODO = "odo" as MeterId;
-const reading = (
-  value: number,
-  answer: Parameters<typeof outlookOf>[2]["answer"] = null,
-): ReturnType<typeof outlookOf> =>
-  outlookOf(book("m-bus"), settingsOf(BOOK), { meter: ODO, day: TODAY, value, answer }, TODAY);
+const reading = (value: number, answer: FigureAnswer | null = null): ReturnType<typeof outlookOf> =>
+  outlookOf(
+    book("m-bus"),
+    settingsOf(BOOK),
+    { day: TODAY, figure: { meter: ODO, day: TODAY, value, answer }, fluid: null },
+    TODAY,
+  );
 
 test("a reading that fits shows the dates it moves, earlier where more was run", () => {
   const more = reading(11420);
@@ -55,11 +58,11 @@ test("a reading that goes back is stopped with the figure it disagrees with", ()
 
 test("lines are understood by the machines of the book", () => {
   const machines = BOOK.machines ?? [];
-  expect(understood("12 1999.5", machines)).toMatchObject({
+  expect(understood("12 1999.5", machines, null)).toMatchObject({
     ok: true,
-    value: { value: 1999.5, meter: { id: "hrs" } },
+    value: { figure: { value: 1999.5, meter: { id: "hrs" } }, topUp: null },
   });
-  expect(understood("13 5", machines)).toMatchObject({
+  expect(understood("13 5", machines, null)).toMatchObject({
     ok: false,
     issues: [{ code: "tag-unknown" }],
   });

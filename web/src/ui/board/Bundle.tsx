@@ -1,71 +1,41 @@
-import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
+import type { BoardMachine, FindingReckoning, TaskReckoning } from "@yonderfell/core";
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
-import { standingOf } from "../../words/standingWords.js";
+import { roomAfter, STRIP, type BundleLook } from "./bundleLook.js";
+import { FindingRow } from "./FindingRow.js";
 import { MeterLine } from "./MeterLine.js";
-import type { ReachScale } from "./reachScale.js";
 import { Standing } from "../Standing.js";
 import { StripRow } from "./StripRow.js";
 
 /** Where a bundle stands in a long list: the place of its first row in sight, whether that is its name, and what measures rows. */
-export interface Measured {
+interface Measured {
   readonly first: number;
   readonly beginsWithName: boolean;
   readonly measure: (element: Element | null) => void;
 }
 
-/** How a bundle is drawn, the same for all of a board. */
-export interface BundleLook {
-  readonly today: DayNumber;
-  readonly scale: ReachScale;
-  /** On a narrow screen names stand over the strips instead of beside them. */
-  readonly isNarrow: boolean;
-  /** Whether a bundle stands under its machine's tag. */
-  readonly isNamed: boolean;
-  /** Whether there are headings over the machines' own. */
-  readonly isGrouped: boolean;
-  /** Whether it is drawn for paper, where nothing is pressed. */
-  readonly isOnPaper?: boolean;
-}
-
-/** The height of a strip, and the room over the first and under the last of a bundle, in pixels. */
-export const STRIP = { wide: 34, narrow: 84, before: 4, after: 10 } as const;
-const NAME = { wide: 190, letter: 7.6, tagLetter: 13, line: 20, fine: 21, room: 18 } as const;
-
-/** About how high the name of a machine is with what stands under it, in pixels, beside its strips. */
-function nameHeight({ machine, meters }: BoardMachine, standing: string): number {
-  const lines = Math.ceil(
-    (machine.name.length * NAME.letter + machine.tag.length * NAME.tagLetter) / (NAME.wide - 30),
-  );
-  const stop = standing === "" ? 0 : Math.ceil(standing.length / 24) + 1;
-  return NAME.room + Math.max(28, lines * NAME.line + 8) + (meters.length + stop) * NAME.fine;
-}
-
-/** The room under the last strip of a bundle, so that the name beside them has its own. */
-export function roomAfter(machine: BoardMachine, look: BundleLook): number {
-  if (look.isNarrow || !look.isNamed) return STRIP.after;
-  const strips = STRIP.before + STRIP.wide * machine.tasks.length;
-  const name = nameHeight(machine, standingOf(machine, look.today));
-  return Math.max(STRIP.after, name - strips);
+interface BundleProps {
+  readonly machine: BoardMachine;
+  /** In the order they are drawn; the first may not be the machine's first, nor the last its last. */
+  readonly tasks: readonly TaskReckoning[];
+  /** What was found on it, after them. */
+  readonly findings: readonly FindingReckoning[];
+  readonly look: BundleLook;
+  /** The places of the strips in a long list. */
+  readonly measured?: Measured | undefined;
 }
 
 /** The strips of a machine under its tag, or the part of them that is in sight. */
 export const Bundle = memo(function Bundle({
   machine,
   tasks,
+  findings,
   look,
   measured,
-}: {
-  readonly machine: BoardMachine;
-  /** In the order they are drawn; the first may not be the machine's first, nor the last its last. */
-  readonly tasks: readonly TaskReckoning[];
-  readonly look: BundleLook;
-  /** The places of the strips in a long list. */
-  readonly measured?: Measured;
-}): ReactElement {
+}: BundleProps): ReactElement {
   const { isNarrow, isNamed } = look;
   const heading = `bundle-${tasks[0]?.task.id ?? machine.machine.id}`;
-  const all = machine.tasks;
+  const isEmpty = machine.tasks.length + machine.findings.length === 0;
   const isNameShown = isNamed && (!isNarrow || measured === undefined || measured.beginsWithName);
   const strips = measured === undefined ? 0 : measured.first + Number(measured.beginsWithName);
   return (
@@ -82,24 +52,8 @@ export const Bundle = memo(function Bundle({
           <BundleName id={heading} machine={machine} look={look} />
         </div>
       )}
-      <ul className="min-w-0 flex-1">
-        {tasks.map((task, at) => (
-          <StripRow
-            key={task.task.id}
-            task={task}
-            machine={machine}
-            scale={look.scale}
-            today={look.today}
-            isNarrow={isNarrow}
-            isOnPaper={look.isOnPaper}
-            before={task === all[0] ? STRIP.before : 0}
-            after={task === all.at(-1) ? roomAfter(machine, look) : 0}
-            index={measured === undefined ? undefined : strips + at}
-            measure={measured?.measure}
-          />
-        ))}
-      </ul>
-      {all.length === 0 && (
+      <Strips {...{ machine, tasks, findings, look, measured, first: strips }} />
+      {isEmpty && (
         <div
           data-index={measured === undefined ? undefined : strips}
           ref={measured?.measure}
@@ -109,6 +63,49 @@ export const Bundle = memo(function Bundle({
     </section>
   );
 });
+
+/** The strips of tasks and, after them, of findings. */
+function Strips({
+  machine,
+  tasks,
+  findings,
+  look,
+  measured,
+  first,
+}: BundleProps & { readonly first: number }): ReactElement {
+  const { isNarrow } = look;
+  const all: readonly unknown[] = [...machine.tasks, ...machine.findings];
+  return (
+    <ul className="min-w-0 flex-1">
+      {tasks.map((task, at) => (
+        <StripRow
+          key={task.task.id}
+          task={task}
+          machine={machine}
+          scale={look.scale}
+          today={look.today}
+          isNarrow={isNarrow}
+          isOnPaper={look.isOnPaper}
+          before={task === all[0] ? STRIP.before : 0}
+          after={task === all.at(-1) ? roomAfter(machine, look) : 0}
+          index={measured === undefined ? undefined : first + at}
+          measure={measured?.measure}
+        />
+      ))}
+      {findings.map((finding, at) => (
+        <FindingRow
+          key={finding.finding.id}
+          finding={finding}
+          look={look}
+          before={finding === all[0] ? STRIP.before : 0}
+          after={finding === all.at(-1) ? roomAfter(machine, look) : 0}
+          index={measured === undefined ? undefined : first + tasks.length + at}
+          measure={measured?.measure}
+        />
+      ))}
+    </ul>
+  );
+}
 
 function BundleName({
   id,

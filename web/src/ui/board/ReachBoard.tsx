@@ -4,7 +4,8 @@ import { reasonsFollowed } from "../../session/session.js";
 import { useAppDispatch } from "../../session/store.js";
 import type { BoardGroup } from "./boardGroup.js";
 import { BOARD_ROOM } from "./boardRoom.js";
-import { Bundle, type BundleLook } from "./Bundle.js";
+import { Bundle } from "./Bundle.js";
+import type { BundleLook } from "./bundleLook.js";
 import { GroupTitle } from "./GroupTitle.js";
 import { ReachAxis } from "./ReachAxis.js";
 import { ReachPaints } from "./ReachStrip.js";
@@ -83,8 +84,8 @@ function useTravel(): (event: KeyboardEvent<HTMLDivElement>) => void {
 function isLong(groups: readonly BoardGroup[]): boolean {
   let strips = 0;
   for (const { machines } of groups) {
-    for (const { tasks } of machines) {
-      strips += Math.max(1, tasks.length);
+    for (const { tasks, findings } of machines) {
+      strips += Math.max(1, tasks.length + findings.length);
       if (strips > WHOLE_UP_TO) return true;
     }
   }
@@ -102,7 +103,13 @@ function WholeGroup({
     <>
       {title !== "" && <GroupTitle title={title} />}
       {machines.map((machine) => (
-        <Bundle key={machine.machine.id} machine={machine} tasks={machine.tasks} look={look} />
+        <Bundle
+          key={machine.machine.id}
+          machine={machine}
+          tasks={machine.tasks}
+          findings={machine.findings}
+          look={look}
+        />
       ))}
     </>
   );

@@ -1,8 +1,8 @@
-import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
+import type { DayNumber } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { stripWords } from "../../words/statusWords.js";
 import { STATUS_INK } from "./Cairn.js";
 import { reachMarks, type ReachScale } from "./reachScale.js";
+import type { Strip } from "./strip.js";
 import { stripGeometry, type StripGeometry } from "./stripGeometry.js";
 
 const HEIGHT = 34;
@@ -56,38 +56,36 @@ function marksPath(scale: ReachScale): string {
   return path;
 }
 
-/** The reach of one task: how far it still carries, and what stands at its end. */
+/** The reach of one task or finding: how far it still carries, and what stands at its end. */
 export function ReachStrip({
-  task,
-  machine,
+  strip,
   scale,
   today,
   hasWords,
 }: {
-  readonly task: TaskReckoning;
-  readonly machine: BoardMachine;
+  readonly strip: Strip;
   readonly scale: ReachScale;
   readonly today: DayNumber;
   /** Whether the words stand in the drawing rather than beside the task's name. */
   readonly hasWords: boolean;
 }): ReactElement {
-  const words = stripWords(task, machine, today);
-  const short = words.strong.length + (task.doubtful ? DOUBTFUL.length + 1 : 0);
+  const { words } = strip;
+  const short = words.strong.length + (strip.doubtful ? DOUBTFUL.length + 1 : 0);
   const whole = short + words.rest.length + 2;
   const letter = hasWords ? LETTER : 0;
   const room = { short: short * letter, whole: whole * letter };
-  const geometry = stripGeometry(task, scale, today, room);
+  const geometry = stripGeometry(strip, scale, today, room);
   return (
     <svg
       width={scale.width}
       height={HEIGHT}
-      className={`block ${STATUS_INK[task.status]}`}
+      className={`block ${STATUS_INK[strip.status]}`}
       aria-hidden="true"
       focusable="false"
     >
       <path d={marksPath(scale)} stroke="var(--hairline)" />
       <Wick wick={geometry.wick} todayX={scale.todayX} />
-      <Body geometry={geometry} status={task.status} scale={scale} />
+      <Body geometry={geometry} status={strip.status} scale={scale} />
       <Hairlines geometry={geometry} todayX={scale.todayX} />
       <line
         x1={scale.todayX}
@@ -97,9 +95,7 @@ export function ReachStrip({
         stroke="var(--ink)"
         strokeWidth="2"
       />
-      {hasWords && (
-        <Words geometry={geometry} task={task} strong={words.strong} rest={words.rest} />
-      )}
+      {hasWords && <Words geometry={geometry} strip={strip} />}
     </svg>
   );
 }
@@ -132,7 +128,7 @@ function Wick({
 
 interface BodyProps {
   readonly geometry: StripGeometry;
-  readonly status: TaskReckoning["status"];
+  readonly status: Strip["status"];
   readonly scale: ReachScale;
 }
 
@@ -237,7 +233,7 @@ function Hairlines({
   );
 }
 
-const STRONG_FILL: Readonly<Record<TaskReckoning["status"], string>> = {
+const STRONG_FILL: Readonly<Record<Strip["status"], string>> = {
   overdue: "var(--overdue)",
   due: "var(--due)",
   soon: "var(--ink)",
@@ -248,17 +244,14 @@ const STRONG_FILL: Readonly<Record<TaskReckoning["status"], string>> = {
 
 function Words({
   geometry,
-  task,
-  strong,
-  rest,
+  strip: { status, doubtful, words },
 }: {
   readonly geometry: StripGeometry;
-  readonly task: TaskReckoning;
-  readonly strong: string;
-  readonly rest: string;
+  readonly strip: Strip;
 }): ReactElement {
+  const { strong, rest } = words;
   const { x, isInside, isWhole } = geometry.label;
-  const strongFill = isInside ? "var(--on-body)" : STRONG_FILL[task.status];
+  const strongFill = isInside ? "var(--on-body)" : STRONG_FILL[status];
   const restFill = isInside ? "var(--on-body)" : "var(--quiet)";
   return (
     <text
@@ -278,7 +271,7 @@ function Words({
           {rest}
         </tspan>
       )}
-      {task.doubtful && (
+      {doubtful && (
         <tspan dx="8" fontWeight="700" fill={isInside ? "var(--on-body)" : "var(--soon-text)"}>
           {DOUBTFUL}
         </tspan>

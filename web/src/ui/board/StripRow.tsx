@@ -3,24 +3,17 @@ import { lazy, memo, Suspense, type ReactElement } from "react";
 import { Link } from "react-router";
 import { taskOpened } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
-import { STATUS_WORD, stripSentence, stripWords } from "../../words/statusWords.js";
+import { STATUS_WORD, stripSentence, type StripWords } from "../../words/statusWords.js";
 import { Cairn } from "./Cairn.js";
 import type { ReachScale } from "./reachScale.js";
 import { ReachStrip } from "./ReachStrip.js";
+import { stripOfTask } from "./strip.js";
+import { WORD_INK } from "./wordInk.js";
 import { useDrawnInTurn } from "../useDrawnInTurn.js";
 import { again } from "../again.js";
 
 /** Fetched with the first reasons that are asked for. */
 const BecausePanel = lazy(again(() => import("./BecausePanel.js")));
-
-const WORD_INK: Readonly<Record<TaskReckoning["status"], string>> = {
-  overdue: "text-overdue font-semibold",
-  due: "text-due font-semibold",
-  soon: "text-soon-text font-semibold",
-  clear: "text-quiet",
-  unknown: "text-quiet",
-  finished: "text-quiet",
-};
 
 interface StripRowProps {
   readonly task: TaskReckoning;
@@ -92,22 +85,21 @@ function StripInFull({
   today,
   isNarrow,
 }: Pick<StripRowProps, "task" | "machine" | "scale" | "today" | "isNarrow">): ReactElement {
+  const strip = stripOfTask(task, machine, today);
   return (
     <>
-      <StripName task={task} isNarrow={isNarrow} machine={machine} today={today} />
+      <StripName task={task} isNarrow={isNarrow} words={strip.words} />
       {!isNarrow && <span className="sr-only">, {stripSentence(task, machine, today)}</span>}
-      <ReachStrip task={task} machine={machine} scale={scale} today={today} hasWords={!isNarrow} />
+      <ReachStrip strip={strip} scale={scale} today={today} hasWords={!isNarrow} />
     </>
   );
 }
 
 function StripName({
   task,
-  machine,
-  today,
+  words,
   isNarrow,
-}: Pick<StripRowProps, "task" | "machine" | "today" | "isNarrow">): ReactElement {
-  const words = stripWords(task, machine, today);
+}: Pick<StripRowProps, "task" | "isNarrow"> & { readonly words: StripWords }): ReactElement {
   return (
     <span className={`flex items-center gap-2 ${isNarrow ? "flex-wrap" : "w-[22rem] shrink-0"}`}>
       <Cairn status={task.status} />

@@ -1,7 +1,8 @@
 import { useMemo, type ReactElement } from "react";
 import type { BoardGroup } from "./boardGroup.js";
 import { boardRows, runsOf, type BoardRow } from "./boardRows.js";
-import { Bundle, roomAfter, STRIP, type BundleLook } from "./Bundle.js";
+import { Bundle } from "./Bundle.js";
+import { roomAfter, STRIP, type BundleLook } from "./bundleLook.js";
 import { GroupTitle } from "./GroupTitle.js";
 import { useWindowed } from "../useWindowed.js";
 
@@ -12,10 +13,12 @@ const NARROW_NAME_HEIGHT = 76;
 function heightOf(row: BoardRow, look: BundleLook): number {
   if (row.code === "title") return GROUP_TITLE_HEIGHT;
   if (row.code === "name") return NARROW_NAME_HEIGHT;
-  const { machine, task } = row;
-  const strip = task === null ? 0 : look.isNarrow ? STRIP.narrow : STRIP.wide;
-  const before = task === (machine.tasks[0] ?? null) ? STRIP.before : 0;
-  const after = task === (machine.tasks.at(-1) ?? null) ? roomAfter(machine, look) : 0;
+  const { machine } = row;
+  const shown = row.code === "strip" ? row.task : row.finding;
+  const all = [...machine.tasks, ...machine.findings];
+  const strip = shown === null ? 0 : look.isNarrow ? STRIP.narrow : STRIP.wide;
+  const before = shown === (all[0] ?? null) ? STRIP.before : 0;
+  const after = shown === (all.at(-1) ?? null) ? roomAfter(machine, look) : 0;
   return strip + before + after;
 }
 
@@ -48,6 +51,7 @@ export default function WindowedBoard({
             key={run.key}
             machine={run.machine}
             tasks={run.tasks}
+            findings={run.findings}
             look={look}
             measured={{ first: run.first, beginsWithName: run.beginsWithName, measure }}
           />

@@ -1,11 +1,12 @@
-import type { BoardMachine, TaskReckoning } from "@yonderfell/core";
+import type { BoardMachine, FindingReckoning, TaskReckoning } from "@yonderfell/core";
 import type { BoardGroup } from "./boardGroup.js";
 
-/** A row of the board: what stands over a group, the name of a machine where it has a row of its own, or a strip (null where it has none). */
+/** A row of the board: what stands over a group, the name of a machine where it has a row of its own, the strip of a task (null where it has none), or that of a finding. */
 export type BoardRow =
   | { readonly code: "title"; readonly key: string; readonly title: string }
   | (BundleRow & { readonly code: "name" })
-  | (BundleRow & { readonly code: "strip"; readonly task: TaskReckoning | null });
+  | (BundleRow & { readonly code: "strip"; readonly task: TaskReckoning | null })
+  | (BundleRow & { readonly code: "finding"; readonly finding: FindingReckoning });
 
 interface BundleRow {
   readonly key: string;
@@ -22,6 +23,7 @@ export type Run =
       readonly key: string;
       readonly machine: BoardMachine;
       readonly tasks: readonly TaskReckoning[];
+      readonly findings: readonly FindingReckoning[];
       readonly first: number;
       readonly beginsWithName: boolean;
     };
@@ -33,12 +35,16 @@ export function boardRows(groups: readonly BoardGroup[], hasNameRows: boolean): 
     ...machines.flatMap((machine): BoardRow[] => {
       const bundle = `${key} ${machine.machine.id}`;
       const own = { bundle, machine };
-      const tasks = machine.tasks.length === 0 ? [null] : machine.tasks;
+      const isEmpty = machine.tasks.length + machine.findings.length === 0;
+      const tasks = isEmpty ? [null] : machine.tasks;
       return [
         ...(hasNameRows ? [{ ...own, code: "name" as const, key: `name ${bundle}` }] : []),
         ...tasks.map((task) => ({
           ...own,
           ...{ code: "strip" as const, key: task?.task.id ?? `none ${bundle}`, task },
+        })),
+        ...machine.findings.map((finding) => ({
+          ...{ ...own, code: "finding" as const, key: `finding ${finding.finding.id}`, finding },
         })),
       ];
     }),
@@ -55,14 +61,19 @@ export function runsOf(rows: readonly BoardRow[], first: number, last: number): 
       runs.push({ ...row, first: index });
       continue;
     }
-    const task = row.code === "strip" ? row.task : null;
+    const tasks = row.code === "strip" && row.task !== null ? [row.task] : [];
+    const findings = row.code === "finding" ? [row.finding] : [];
     const before = runs.at(-1);
     if (before?.code === "bundle" && before.key === row.bundle) {
-      if (task !== null) runs[runs.length - 1] = { ...before, tasks: [...before.tasks, task] };
+      runs[runs.length - 1] = {
+        ...before,
+        tasks: [...before.tasks, ...tasks],
+        findings: [...before.findings, ...findings],
+      };
     } else {
       runs.push({
         ...{ code: "bundle", key: row.bundle, machine: row.machine, first: index },
-        ...{ tasks: task === null ? [] : [task], beginsWithName: row.code === "name" },
+        ...{ tasks, findings, beginsWithName: row.code === "name" },
       });
     }
   }

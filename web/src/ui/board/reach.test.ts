@@ -4,6 +4,7 @@ import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
 
 import { REACHES } from "../../session/reaches.js";
 import { reachMarks, reachScale } from "./reachScale.js";
+import { stripOfTask } from "./strip.js";
 import { stripGeometry } from "./stripGeometry.js";
 
 const ROOM = { whole: 100, short: 60 };
@@ -51,8 +52,10 @@ test.each(["m-bus", "m-mower", "m-hatch"])(
     const room = { whole: 190, short: 60 };
     for (const width of WIDTHS.filter((one) => one >= 240)) {
       const scale = reachScale(width);
-      for (const task of onTheBoard(machine).tasks) {
-        const { label, solidTo } = stripGeometry(task, scale, TODAY, room);
+      const own = onTheBoard(machine);
+      for (const task of own.tasks) {
+        const strip = stripOfTask(task, own, TODAY);
+        const { label, solidTo } = stripGeometry(strip, scale, TODAY, room);
         const wide = label.isWhole ? room.whole : room.short;
         const [from, to] = label.isInside ? [label.x - wide, label.x] : [label.x, label.x + wide];
         expect(from).toBeGreaterThan(scale.todayX);
@@ -65,9 +68,9 @@ test.each(["m-bus", "m-mower", "m-hatch"])(
 test("an overdue strip stands to the left of today and a clear one to the right", () => {
   const scale = reachScale(700);
   const machines = (BOOK.machines ?? []).map(({ id }) => onTheBoard(id));
-  const strips = mostPressing(machines).map(({ task }) => ({
+  const strips = mostPressing(machines).map(({ machine, task }) => ({
     status: task.status,
-    geometry: stripGeometry(task, scale, TODAY, ROOM),
+    geometry: stripGeometry(stripOfTask(task, machine, TODAY), scale, TODAY, ROOM),
   }));
   const overdue = strips.filter(({ status }) => status === "overdue");
   const clear = strips.filter(({ status }) => status === "clear");
@@ -92,13 +95,14 @@ test("the most pressing work comes first", () => {
 
 test("a grace is drawn past the likely date, a hard limit has a thick end, an assumed start is marked", () => {
   const scale = reachScale(900);
-  const oil = onTheBoard("m-bus").tasks.find(({ task }) => task.id === "t-bus-oil");
+  const bus = onTheBoard("m-bus");
+  const oil = bus.tasks.find(({ task }) => task.id === "t-bus-oil");
   if (oil === undefined) throw new Error("the bus has engine oil");
   const geometryWith = (
     change: (limit: LimitReckoning) => object,
   ): ReturnType<typeof stripGeometry> => {
     const limits = oil.limits.map((one) => ({ ...one, ...change(one) }));
-    return stripGeometry({ ...oil, limits }, scale, TODAY, ROOM);
+    return stripGeometry(stripOfTask({ ...oil, limits }, bus, TODAY), scale, TODAY, ROOM);
   };
   const plain = geometryWith(() => ({ graceUntil: null }));
   expect(plain).toMatchObject({ graceTo: null, isHard: false, wick: { isAssumed: false } });

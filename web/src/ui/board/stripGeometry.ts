@@ -1,13 +1,6 @@
-import {
-  daysBetween,
-  governingLimit,
-  type CompletionFact,
-  type DayNumber,
-  type LimitReckoning,
-  type TaskReckoning,
-} from "@yonderfell/core";
-
+import { daysBetween, type DayNumber } from "@yonderfell/core";
 import type { ReachScale } from "./reachScale.js";
+import type { Strip } from "./strip.js";
 
 /** Where the parts of a strip stand, in pixels from its left edge; what is not drawn is null. */
 export interface StripGeometry {
@@ -51,37 +44,30 @@ interface WickEnd {
   readonly isAssumed: boolean;
 }
 
-/** The last completion a limit counts from, or null. */
-function lastFact(limit: LimitReckoning): CompletionFact | null {
-  const { basis } = limit;
-  if ("last" in basis) return basis.last;
-  return "by" in basis ? basis.by : null;
-}
-
 const LABEL_GAP = 10;
 const INSIDE_GAP = 12;
 const WICK_FLOOR_DAYS = 182;
 
-/** The geometry of a task's strip. `label` is about how much room its words take. */
+/** The geometry of a strip. `label` is about how much room its words take. */
 export function stripGeometry(
-  task: TaskReckoning,
+  strip: Strip,
   scale: ReachScale,
   today: DayNumber,
   label: LabelWidths,
 ): StripGeometry {
-  const limit = governingLimit(task);
+  const limit = strip.governing;
   const forecast = limit?.forecast ?? null;
-  const wick = wickOf(task, scale, today);
+  const wick = wickOf(strip, scale, today);
   const { todayX } = scale;
   const besideToday = { x: todayX + LABEL_GAP, isInside: false, isWhole: true };
   const none = {
     ...{ solidTo: null, fadeTo: null, tick: null, isBeyond: false, overFrom: null },
-    ...{ graceTo: null, isHard: limit?.limit.hard === true },
+    ...{ graceTo: null, isHard: limit?.isHard === true },
   };
   if (limit === null || forecast === null) {
     return { ...none, wick, hairlines: [], label: besideToday };
   }
-  const hairlines = hairlinesOf(task, limit, scale, today);
+  const hairlines = hairlinesOf(strip, scale, today);
   const likely = daysBetween(today, forecast.likely);
   if (likely < 0) {
     return { ...none, overFrom: scale.x(likely), wick, hairlines, label: besideToday };
@@ -128,23 +114,19 @@ function hairlinesNear(hairlines: StripGeometry["hairlines"], end: number): numb
 }
 
 function hairlinesOf(
-  task: TaskReckoning,
-  governs: LimitReckoning,
+  { others }: Strip,
   scale: ReachScale,
   today: DayNumber,
 ): StripGeometry["hairlines"] {
-  return task.limits.flatMap((limit) => {
-    const likely = limit.forecast?.likely ?? null;
-    if (limit === governs || likely === null || likely < today) return [];
-    const ahead = daysBetween(today, likely);
+  return others.flatMap(({ forecast }) => {
+    if (forecast === null || forecast.likely < today) return [];
+    const ahead = daysBetween(today, forecast.likely);
     return [{ to: scale.x(ahead), isBeyond: scale.isBeyond(ahead) }];
   });
 }
 
-function wickOf(task: TaskReckoning, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {
-  const facts = task.limits.flatMap((limit) => lastFact(limit) ?? []);
-  const [last] = facts.sort((one, other) => other.day - one.day);
-  if (last === undefined || last.day >= today) return null;
+function wickOf({ last }: Strip, scale: ReachScale, today: DayNumber): StripGeometry["wick"] {
+  if (last === null || last.day >= today) return null;
   const ago = daysBetween(last.day, today);
   return { to: scale.x(-ago), isEnd: ago <= WICK_FLOOR_DAYS, isAssumed: last.assumed };
 }

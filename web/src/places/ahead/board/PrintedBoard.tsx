@@ -3,7 +3,8 @@ import { useMemo, type ReactElement } from "react";
 import { useAppSelector } from "../../../session/store.js";
 import type { BoardGroup } from "../../../ui/board/boardGroup.js";
 import { BOARD_ROOM } from "../../../ui/board/boardRoom.js";
-import { Bundle, type BundleLook } from "../../../ui/board/Bundle.js";
+import { Bundle } from "../../../ui/board/Bundle.js";
+import type { BundleLook } from "../../../ui/board/bundleLook.js";
 import { GroupTitle } from "../../../ui/board/GroupTitle.js";
 import { ReachAxis } from "../../../ui/board/ReachAxis.js";
 import { reachScale } from "../../../ui/board/reachScale.js";
@@ -56,7 +57,12 @@ export function PrintedBoard({
             {own.map((machine) => (
               <tr key={machine.machine.id}>
                 <td>
-                  <Bundle machine={machine} tasks={machine.tasks} look={look} />
+                  <Bundle
+                    machine={machine}
+                    tasks={machine.tasks}
+                    findings={machine.findings}
+                    look={look}
+                  />
                 </td>
               </tr>
             ))}

@@ -2,6 +2,7 @@ import type { BoardMachine } from "@yonderfell/core";
 import { useMemo, type ReactElement } from "react";
 import { useAppSelector } from "../../../session/store.js";
 import { AheadCells } from "../AheadRow.js";
+import { FoundList } from "../FoundList.js";
 import { shownOf } from "./boardGroups.js";
 import { COLUMN_WORDS } from "./boardWords.js";
 import { PAPER_WIDTH, PaperHead } from "./PaperHead.js";
@@ -17,10 +18,8 @@ export function PrintedTable({
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const { show, of, order } = useAppSelector((state) => state.boardLook);
-  const rows = useMemo(
-    () => tableRows(shownOf(machines, { show, of }), order),
-    [machines, show, of, order],
-  );
+  const shown = useMemo(() => shownOf(machines, { show, of }), [machines, show, of]);
+  const rows = useMemo(() => tableRows(shown, order), [shown, order]);
   return (
     <div className="board-print hidden print:block" style={{ width: PAPER_WIDTH }}>
       <PaperHead />
@@ -54,6 +53,7 @@ export function PrintedTable({
           ))}
         </tbody>
       </table>
+      <FoundList machines={shown} today={today} />
     </div>
   );
 }

@@ -23,6 +23,9 @@ const groupsBy = (more: Partial<BoardLook>) => boardGroups(BOARD, look(more), NA
 const taskCount = (machines: readonly BoardMachine[]): number =>
   machines.reduce((sum, { tasks }) => sum + tasks.length, 0);
 
+const stripCount = (machines: readonly BoardMachine[]): number =>
+  machines.reduce((sum, { tasks, findings }) => sum + tasks.length + findings.length, 0);
+
 test("all machines together stand as they stood, each with its soonest task first", () => {
   const [group, ...others] = groupsBy({});
   expect(others).toEqual([]);
@@ -34,15 +37,18 @@ test("all machines together stand as they stood, each with its soonest task firs
 test.each([
   ["place", ["At home", "Long Shed", "Moss Barn", "Top Station"]],
   ["person", ["Edda Thwaite", "Joss Rigg", "Nobody named"]],
-  ["state", ["Overdue", "Due", "Soon", "Clear", "Unknown", "Finished"]],
-] as const)("by %s the groups are %j, and no task is lost or twice there", (group, titles) => {
+  ["state", ["Overdue", "Due", "Soon", "Clear", "Unknown", "Finished", "Found, no day set"]],
+] as const)("by %s the groups are %j, and no strip is lost or twice there", (group, titles) => {
   const groups = groupsBy({ group });
   expect(groups.map(({ title }) => title)).toEqual(titles);
-  const ids = groups.flatMap(({ machines }) =>
-    machines.flatMap(({ tasks }) => tasks.map(({ task }) => task.id)),
+  const ids: string[] = groups.flatMap(({ machines }) =>
+    machines.flatMap(({ tasks, findings }) => [
+      ...tasks.map(({ task }) => task.id),
+      ...findings.map(({ finding }) => finding.id),
+    ]),
   );
   expect(new Set(ids).size).toBe(ids.length);
-  expect(ids).toHaveLength(taskCount(BOARD));
+  expect(ids).toHaveLength(stripCount(BOARD));
 });
 
 test("by kind each machine stands under its own", () => {
@@ -132,8 +138,8 @@ describe("a long board", () => {
 
   test("has a row for each title and strip, and names of their own where they stand over the strips", () => {
     const titles = groups.length;
-    expect(boardRows(groups, false)).toHaveLength(titles + taskCount(BOARD));
-    expect(boardRows(groups, true)).toHaveLength(titles + BOARD.length + taskCount(BOARD));
+    expect(boardRows(groups, false)).toHaveLength(titles + stripCount(BOARD));
+    expect(boardRows(groups, true)).toHaveLength(titles + BOARD.length + stripCount(BOARD));
     const keys = boardRows(groups, true).map(({ key }) => key);
     expect(new Set(keys).size).toBe(keys.length);
   });
@@ -148,7 +154,9 @@ describe("a long board", () => {
     ] as const) {
       const runs = runsOf(rows, first, last);
       const sizes = runs.map((run) =>
-        run.code === "title" ? 1 : run.tasks.length + Number(run.beginsWithName),
+        run.code === "title"
+          ? 1
+          : run.tasks.length + run.findings.length + Number(run.beginsWithName),
       );
       expect(sizes.reduce((sum, size) => sum + size, 0)).toBe(last - first + 1);
       runs.forEach((run, at) => {
@@ -158,9 +166,10 @@ describe("a long board", () => {
     }
   });
 
-  test("a machine without tasks has a row of its own", () => {
+  test("a machine without tasks and findings has a row of its own", () => {
     const [machine] = BOARD;
-    const bare = [{ key: "", title: "", machines: [{ ...(machine as BoardMachine), tasks: [] }] }];
+    const empty = { ...(machine as BoardMachine), tasks: [], findings: [] };
+    const bare = [{ key: "", title: "", machines: [empty] }];
     expect(boardRows(bare, false)).toMatchObject([{ code: "strip", task: null }]);
     expect(runsOf(boardRows(bare, false), 0, 0)).toMatchObject([{ code: "bundle", tasks: [] }]);
   });

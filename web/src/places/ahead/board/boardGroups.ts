@@ -4,6 +4,7 @@ import {
   type BoardMachine,
   type BoardOf,
   type BoardShown,
+  type FindingReckoning,
   type Status,
 } from "@yonderfell/core";
 import type { BoardLook } from "../../../session/boardLook.js";
@@ -26,7 +27,7 @@ const PRESSING: Readonly<Record<BoardShown, readonly Status[] | null>> = {
 
 const byWords = new Intl.Collator(undefined, { numeric: true });
 
-/** The machines that are wanted, with the tasks that are; a machine is left out where it has none of them. */
+/** The machines that are wanted, with the tasks and findings that are; a machine is left out where it has none of them. */
 export function shownOf(
   machines: readonly BoardMachine[],
   { show, of }: Pick<BoardLook, "show" | "of">,
@@ -35,9 +36,19 @@ export function shownOf(
   const own = of === null ? machines : machines.filter((machine) => isOf(machine, of));
   if (wanted === null) return own;
   return own.flatMap((machine) => {
-    const tasks = machine.tasks.filter(({ status }) => wanted.includes(status));
-    return tasks.length === 0 ? [] : [{ ...machine, tasks }];
+    const shown = withOnly(machine, (status) => wanted.some((one) => one === status));
+    return shown === null ? [] : [shown];
   });
+}
+
+/** A machine with those of its tasks and findings that are in some states; null where none is. */
+function withOnly(
+  machine: BoardMachine,
+  isWanted: (status: FindingReckoning["status"]) => boolean,
+): BoardMachine | null {
+  const tasks = machine.tasks.filter(({ status }) => isWanted(status));
+  const findings = machine.findings.filter(({ status }) => isWanted(status));
+  return tasks.length + findings.length === 0 ? null : { ...machine, tasks, findings };
 }
 
 function isOf({ machine }: BoardMachine, { by, value }: BoardOf): boolean {
@@ -80,13 +91,21 @@ function titleOf(
   }
 }
 
+/** What stands over findings that wait for a day, or were declined. */
+const FOUND_UNDATED = "Found, no day set";
+
 function byState(machines: readonly BoardMachine[]): BoardGroup[] {
-  return STATUSES.flatMap((status): BoardGroup[] => {
-    const own = machines.flatMap((machine) => {
-      const tasks = machine.tasks.filter((task) => task.status === status);
-      return tasks.length === 0 ? [] : [{ ...machine, tasks }];
-    });
+  const undated = machines.flatMap((machine): BoardMachine[] => {
+    const findings = machine.findings.filter(
+      ({ status }) => status === "waiting" || status === "declined",
+    );
+    return findings.length === 0 ? [] : [{ ...machine, tasks: [], findings }];
+  });
+  const found = { key: "found", title: FOUND_UNDATED, machines: undated };
+  const groups = STATUSES.flatMap((status): BoardGroup[] => {
+    const own = machines.flatMap((machine) => withOnly(machine, (one) => one === status) ?? []);
     const title = sentence(STATUS_WORD[status]);
     return own.length === 0 ? [] : [{ key: status, title, machines: own }];
   });
+  return undated.length === 0 ? groups : [...groups, found];
 }

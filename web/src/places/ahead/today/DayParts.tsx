@@ -22,7 +22,8 @@ import { logPath } from "../visits/VisitPanel.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
 import type { StaleMeter, StoppedMachine } from "./todayModel.js";
 
-function Part({
+/** A part of the day under its heading. */
+export function Part({
   title,
   note,
   children,
@@ -44,7 +45,7 @@ function Part({
 }
 
 /** A line of the day: the machine, what it asks for, and the way to do it; on paper with a box to tick. */
-function Line({
+export function Line({
   machine,
   forWhat,
   what,
@@ -79,7 +80,13 @@ function Line({
 const ACTION = "inline-flex min-h-10 items-center gap-1.5 text-clear max-sm:min-h-12";
 
 /** The way to log what a line asks for. */
-function LogLink({ to, label }: { readonly to: string; readonly label: string }): ReactElement {
+export function LogLink({
+  to,
+  label,
+}: {
+  readonly to: string;
+  readonly label: string;
+}): ReactElement {
   return (
     <Link to={to} aria-label={label} className={ACTION}>
       <NotebookPen size={16} aria-hidden="true" />

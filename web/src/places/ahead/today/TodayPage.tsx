@@ -11,6 +11,7 @@ import { dateWithWeekday, shortDate } from "../../../words/format.js";
 import { AheadPage } from "../AheadPage.js";
 import { visitsOn } from "../visits/visitModel.js";
 import { Meters, Stopped, Tasks, VisitsToday } from "./DayParts.js";
+import { Findings } from "./Findings.js";
 import { SheetChoice } from "./SheetChoice.js";
 import { todayOf, type Today } from "./todayModel.js";
 import { useDayBoard } from "./useDayBoard.js";
@@ -92,6 +93,7 @@ function SheetOf({ day, who }: Pick<Sheet, "day" | "who">): ReactElement {
       <Tasks title="Due by law or warranty" tasks={asks.byLaw} today={day} />
       <Tasks title="To follow up" tasks={asks.followUps} today={day} />
       <Tasks title="Overdue and due" tasks={asks.due} today={day} />
+      <Findings findings={asks.findings} today={day} />
       <Tasks title="With each use" tasks={asks.eachUse} today={day} />
       <Meters meters={asks.meters} today={day} />
       {isReady && !hasMachines && (

@@ -9,6 +9,7 @@ import {
   type BoardMeter,
   type BoardTask,
   type DayNumber,
+  type FindingReckoning,
   type Stop,
   type TaskReckoning,
 } from "@yonderfell/core";
@@ -42,6 +43,14 @@ export interface Today {
   /** Done before or after each use of a machine that runs. */
   readonly eachUse: readonly BoardTask[];
   readonly meters: readonly StaleMeter[];
+  /** Open findings whose day has come or comes soon. */
+  readonly findings: readonly FoundOn[];
+}
+
+/** An open finding with its machine. */
+export interface FoundOn {
+  readonly machine: BoardMachine;
+  readonly found: FindingReckoning;
 }
 
 type Heading = "forbidden" | "byLaw" | "followUps" | "due" | "eachUse";
@@ -68,7 +77,19 @@ export function todayOf(machines: readonly BoardMachine[], today: DayNumber): To
     if (heading === "eachUse" && standingOf(entry.machine, today) !== "") continue;
     tasks[heading].push(entry);
   }
-  return { ...tasks, stopped: stoppedOf(machines), meters: staleOf(machines, today) };
+  const findings = foundOf(machines);
+  return { ...tasks, findings, stopped: stoppedOf(machines), meters: staleOf(machines, today) };
+}
+
+const COMES_UP: readonly FindingReckoning["status"][] = ["overdue", "due", "soon"];
+
+/** The findings that ask for something, the most pressing first. */
+function foundOf(machines: readonly BoardMachine[]): FoundOn[] {
+  const rank = ({ found }: FoundOn): number => COMES_UP.indexOf(found.status);
+  return machines
+    .flatMap((machine) => machine.findings.map((found) => ({ machine, found })))
+    .filter(({ found }) => COMES_UP.includes(found.status))
+    .sort((one, other) => rank(one) - rank(other));
 }
 
 function stoppedOf(machines: readonly BoardMachine[]): StoppedMachine[] {

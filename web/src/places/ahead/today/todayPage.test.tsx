@@ -27,7 +27,8 @@ test("what presses most stands first, each heading once", async () => {
   const titles = screen.getAllByRole("heading", { level: 2 }).map((one) => one.textContent);
   const order = [
     ...["Out of service", "Not to be used until done", "Visits", "Due by law or warranty"],
-    ...["To follow up", "Overdue and due", "With each use", "Meters to read"],
+    ...["To follow up", "Overdue and due", "Found, to put right or look at"],
+    ...["With each use", "Meters to read"],
   ];
   expect(titles).toEqual(order.filter((title) => titles.includes(title)));
   expect(titles.length).toBeGreaterThan(4);
@@ -114,6 +115,7 @@ test("a day that asks for nothing says so, once all is known", async () => {
     ...BOOK,
     tasks: [],
     ...{ entries: [], visits: [], journeys: [], readings: [], meterChanges: [], reminders: [] },
+    findings: [],
     ...{ fitments: [], setAside: [], wants: [] },
     machines: (BOOK.machines ?? []).map(({ id, tag, name, kind }) => ({ id, tag, name, kind })),
   };

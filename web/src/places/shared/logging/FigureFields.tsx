@@ -24,7 +24,7 @@ export function FigureFields({
   const change = (changed: FormFigure): void =>
     onFigures(figures.map((figure) => (figure.meter === changed.meter ? changed : figure)));
   return (
-    <>
+    <div className={machine.meters.length > 1 ? "grid gap-x-4 gap-y-5 sm:grid-cols-2" : ""}>
       {machine.meters.map((meter) => {
         const { id } = meter.meter;
         const figure = figures.find((one) => one.meter === id);
@@ -41,7 +41,7 @@ export function FigureFields({
           />
         );
       })}
-    </>
+    </div>
   );
 }
 
@@ -73,7 +73,7 @@ function FigureQuestion({
     if (choice === "typing") field.current?.select();
   };
   return (
-    <div className="space-y-3">
+    <div className={`space-y-3 ${doubt === null ? "" : "sm:col-span-2"}`}>
       <label className="block text-fine text-quiet">
         {sentence(meterName(meter))}, {unit}
         <input

@@ -1,14 +1,19 @@
+import type { Gallons } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useAppSelector } from "../../../session/store.js";
 import { DateField } from "../../../ui/DateField.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
+import { useCurrency } from "../currency/useCurrency.js";
 import { logIssueWords } from "./logWords.js";
 import { FigureFields } from "./FigureFields.js";
 import { FollowUps } from "./FollowUps.js";
 import { LogSaved } from "./LogSaved.js";
 import { TaskChoice } from "./TaskChoice.js";
-import { useLogForm, type LogFormState, type LogStart } from "./useLogForm.js";
+import { TookPanel } from "./TookPanel.js";
+import { tookFrom, type FormTook } from "./tookModel.js";
+import { costSoFarWords } from "./tookWords.js";
+import { gallonsOf, useLogForm, type LogFormState, type LogStart } from "./useLogForm.js";
 
 /** What was done, when and at what figure; once saved, when it comes again. */
 export function LogWorkForm(start: LogStart): ReactElement {
@@ -19,45 +24,20 @@ export function LogWorkForm(start: LogStart): ReactElement {
   if (saved !== null)
     return <LogSaved machine={outlook.before} isCorrection={isCorrection} {...saved} />;
   return (
-    <form onSubmit={(event) => void state.save(event)} className="max-w-[68rem]">
-      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_20rem]">
+    <form onSubmit={(event) => void state.save(event)} className="max-w-[76rem]">
+      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
         {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
         <TaskChoice
           outlook={outlook}
           chosen={form.tasks}
           tests={form.tests}
-          onChange={(tasks) => fields.setValue("tasks", tasks)}
+          onChange={state.changeTasks}
           onTests={(tests) => fields.setValue("tests", tests)}
           papers={isCorrection ? null : form.papers}
           onPapers={(papers) => fields.setValue("papers", papers)}
           today={today}
         />
-        <div className="space-y-5">
-          <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
-          <FigureFields
-            machine={outlook.before}
-            figures={form.figures}
-            today={today}
-            doubts={outlook.doubts}
-            onFigures={(figures) => fields.setValue("figures", figures)}
-          />
-          <FollowUps
-            owed={outlook.owed}
-            machine={outlook.before}
-            answer={form.followUps}
-            onAnswer={(answer) => fields.setValue("followUps", answer)}
-          />
-          <label className="block text-fine text-quiet">
-            Note: what was found, what went in
-            <textarea
-              rows={3}
-              className={`${FIELD} text-field text-ink`}
-              {...fields.register("note")}
-            />
-          </label>
-          <InTheWay state={state} />
-          <DraftNote draft={state.draft} />
-        </div>
+        <Particulars start={start} state={state} />
       </div>
       <FormFoot>
         <button
@@ -67,8 +47,79 @@ export function LogWorkForm(start: LogStart): ReactElement {
         >
           {isCorrection ? "Save the correction" : "Save in the log"}
         </button>
+        <CostSoFar took={form.took} gallons={gallonsOf(start)} />
       </FormFoot>
     </form>
+  );
+}
+
+/** When, at what figures, what it took, and what is to be known of it. */
+function Particulars({
+  start,
+  state,
+}: {
+  readonly start: LogStart;
+  readonly state: LogFormState;
+}): ReactElement {
+  const today = useAppSelector((session) => session.session.today);
+  const { form, fields, outlook } = state;
+  return (
+    <div className="space-y-5">
+      <DateField label="Done on" value={form.date} today={today} onChange={state.changeDate} />
+      <FigureFields
+        machine={outlook.before}
+        figures={form.figures}
+        today={today}
+        doubts={outlook.doubts}
+        onFigures={(figures) => fields.setValue("figures", figures)}
+      />
+      <FollowUps
+        owed={outlook.owed}
+        machine={outlook.before}
+        answer={form.followUps}
+        onAnswer={(answer) => fields.setValue("followUps", answer)}
+      />
+      <TookPanel
+        took={form.took}
+        plan={outlook.plan}
+        source={start.work}
+        doubts={outlook.fluidDoubts}
+        findings={outlook.before.findings}
+        gallons={gallonsOf(start)}
+        onTook={(took) => fields.setValue("took", took)}
+      />
+      <label className="block text-fine text-quiet">
+        Note: what was found, what is to be known
+        <textarea
+          rows={3}
+          className={`${FIELD} text-field text-ink`}
+          {...fields.register("note")}
+        />
+      </label>
+      <InTheWay state={state} />
+      <DraftNote draft={state.draft} />
+    </div>
+  );
+}
+
+/** What the work has cost so far, as far as it is written down; nothing where nothing was used or paid. */
+function CostSoFar({
+  took,
+  gallons,
+}: {
+  readonly took: FormTook;
+  readonly gallons: Gallons | null;
+}): ReactElement {
+  const cost = costSoFarWords(tookFrom(took, gallons).took, useCurrency());
+  return (
+    <p aria-live="polite" className="empty:hidden">
+      {cost !== "" && (
+        <>
+          <span className="text-quiet">Cost so far</span>{" "}
+          <strong className="tabular-nums">{cost}</strong>
+        </>
+      )}
+    </p>
   );
 }
 

@@ -7,8 +7,8 @@ import {
 } from "@yonderfell/core";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
-import type { ReactElement } from "react";
-
+import { useState, type ReactElement } from "react";
+import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DayField } from "../../../ui/DayField.js";
 import { Cairn } from "../../../ui/board/Cairn.js";
 import { dueWords, dueWordsWithRange } from "../../../words/moves.js";
@@ -30,19 +30,42 @@ interface TaskChoiceProps {
 
 /** The machine's tasks to tick, the most pressing first, with what ticking makes due next. */
 export function TaskChoice(props: TaskChoiceProps): ReactElement {
+  const { chosen, tests, outlook } = props;
+  // Opened for some tasks on a narrow screen, the others stand back until they are asked for.
+  const [isWhole, setIsWhole] = useState(chosen.length === 0);
+  const tasks = mostPressing([outlook.before]);
+  const isNamed = (id: string): boolean =>
+    chosen.includes(id) || tests.some(({ task }) => task === id);
+  const others = tasks.filter(({ task }) => !isNamed(task.task.id)).length;
   return (
     <fieldset>
       <legend className="text-large font-bold">Done</legend>
       <ul>
-        {mostPressing([props.outlook.before]).map(({ task }) => (
-          <TaskLine key={task.task.id} task={task} {...props} />
+        {tasks.map(({ task }) => (
+          <TaskLine
+            key={task.task.id}
+            task={task}
+            isBack={!isWhole && !isNamed(task.task.id)}
+            {...props}
+          />
         ))}
       </ul>
+      {!isWhole && others > 0 && (
+        <button
+          type="button"
+          className={`${QUIET_BUTTON} mt-2 sm:hidden`}
+          onClick={() => setIsWhole(true)}
+        >
+          Other tasks, {others}
+        </button>
+      )}
     </fieldset>
   );
 }
 
-function TaskLine(props: TaskChoiceProps & { readonly task: TaskReckoning }): ReactElement {
+function TaskLine(
+  props: TaskChoiceProps & { readonly task: TaskReckoning; readonly isBack: boolean },
+): ReactElement {
   const { task, outlook, chosen, tests, onChange, onTests, papers, onPapers, today } = props;
   const { id, name } = task.task;
   const isDone = chosen.includes(id);
@@ -62,7 +85,9 @@ function TaskLine(props: TaskChoiceProps & { readonly task: TaskReckoning }): Re
     if (isDone) onChange(chosen.filter((other) => other !== id));
   };
   return (
-    <li className={`border-t border-hairline ${isDone || test ? "bg-raised" : ""}`}>
+    <li
+      className={`border-t border-hairline ${isDone || test ? "bg-raised" : ""} ${props.isBack ? "max-sm:hidden" : ""}`}
+    >
       <div className="flex flex-wrap items-center gap-x-3 sm:flex-nowrap">
         <Tick
           task={task}

@@ -19,8 +19,10 @@ import {
   reckonedTexts,
   unasked,
   withReckonedFigures,
+  type LogAround,
   type LogForm,
 } from "./logModel.js";
+import { NOTHING_TOOK } from "./tookModel.js";
 
 const SETTINGS = settingsOf(BOOK);
 
@@ -38,10 +40,15 @@ const FORM: LogForm = {
   followUps: "",
   figures: [unasked("odo", "11215", false), unasked("hrs", "675.8", false)],
   note: "",
+  took: NOTHING_TOOK,
 };
 
+const around = (correcting: EntryId | null): LogAround => ({
+  ...{ settings: SETTINGS, today: TODAY, correcting, work: null },
+});
+
 const outlook = (form: LogForm, correcting: EntryId | null = null): ReturnType<typeof logOutlook> =>
-  logOutlook(busBook(), SETTINGS, form, TODAY, correcting);
+  logOutlook(busBook(), form, around(correcting));
 
 test("the dials are filled in as reckoned for the day: whole kilometres, tenths of hours", () => {
   const today = reckonedTexts(busBook(), SETTINGS, TODAY, TODAY);
@@ -121,8 +128,8 @@ test("an entry comes back into the form as it was saved, and its correction is l
     ["hrs", "", true],
   ]);
   const lower = { ...form, figures: [unasked("odo", "11250", true)] };
-  expect(logOutlook(book, SETTINGS, lower, TODAY, entry.id).issues).toEqual([]);
-  expect(logOutlook(book, SETTINGS, lower, TODAY, null).issues.map((issue) => issue.code)).toEqual([
+  expect(logOutlook(book, lower, around(entry.id)).issues).toEqual([]);
+  expect(logOutlook(book, lower, around(null)).issues.map((issue) => issue.code)).toEqual([
     "figure-refused",
   ]);
 });
@@ -169,7 +176,7 @@ function carBook(): MachineBook {
 
 const CAR: LogForm = { ...FORM, date: "2026-03-10", tasks: ["wheels"], figures: [] };
 const carOutlook = (form: LogForm): ReturnType<typeof logOutlook> =>
-  logOutlook(carBook(), SETTINGS, form, TODAY, null);
+  logOutlook(carBook(), form, around(null));
 const statusOf = ({ after }: ReturnType<typeof logOutlook>, id: string): unknown =>
   after.tasks.find(({ task }) => task.id === id)?.status;
 

@@ -1,6 +1,9 @@
 import {
   applyChange,
   bookWithout,
+  coldOf,
+  fluidDoubts,
+  plannedWork,
   workDoubts,
   correctEntry,
   followUpsOwed,
@@ -17,6 +20,9 @@ import {
   type Entry,
   type EntryId,
   type FigureDoubt,
+  type FluidDoubt,
+  type Gallons,
+  type PlannedWork,
   type LookAgain,
   type NotCorrectable,
   type OwedFollowUp,
@@ -27,6 +33,8 @@ import {
   type Settings,
   type TaskId,
 } from "@yonderfell/core";
+import type { WorkSource } from "../../../session/useWorkSource.js";
+import { formTookOf, isUntouched, tookFrom, type FormTook, type TookIssue } from "./tookModel.js";
 import { answerFrom, NO_FIGURES, type AnswerChoice, type AnswerFigures } from "./figureAnswer.js";
 import type { MachineCommand } from "../../../data/bookStorage.js";
 import { lookingAhead } from "../../../data/lookingAhead.js";
@@ -70,6 +78,7 @@ export interface LogForm {
   readonly followUps: FollowUpsAnswer;
   readonly figures: readonly FormFigure[];
   readonly note: string;
+  readonly took: FormTook;
 }
 
 /** A figure about which nothing has been asked yet. */
@@ -127,10 +136,16 @@ export type FormIssue =
   | { readonly code: "date-missing" }
   /** Whether what follows the work was done with it is not said. */
   | { readonly code: "follow-ups-unsaid" }
-  | { readonly code: "figure-unreadable"; readonly meter: MeterId };
+  | { readonly code: "figure-unreadable"; readonly meter: MeterId }
+  /** An amount that is over 5 % off what the system takes, and no word of why. */
+  | { readonly code: "needs-a-word"; readonly system: string }
+  | TookIssue;
 
 /** The form as the command takes it, or what cannot be read in it. Empty figures are left out. */
-export function inputFrom(form: LogForm): {
+export function inputFrom(
+  form: LogForm,
+  gallons: Gallons | null = null,
+): {
   readonly input: LogWorkInput | null;
   readonly issues: readonly FormIssue[];
 } {
@@ -144,6 +159,8 @@ export function inputFrom(form: LogForm): {
     const answer = answerFrom(one.choice, one.answer);
     return value === null ? [] : [{ meter, value, estimated: !one.isOwn, answer }];
   });
+  const { took, issues: unread } = tookFrom(form.took, gallons);
+  issues.push(...unread);
   if (day === null || issues.length > 0) return { input: null, issues };
   const tasks = form.tasks as readonly TaskId[];
   const lookAgain = form.tests.map(lookAgainOf);
@@ -152,7 +169,7 @@ export function inputFrom(form: LogForm): {
     return until === null ? [] : [{ task: task as TaskId, day: until }];
   });
   const said = { validUntil, followUpsDone: form.followUps === "done" };
-  return { input: { day, tasks, figures, note: form.note, lookAgain, ...said }, issues };
+  return { input: { day, tasks, figures, note: form.note, lookAgain, took, ...said }, issues };
 }
 
 function lookAgainOf({ task, amount, unit, found }: FormTest): LookAgain {
@@ -189,6 +206,7 @@ export function formOf(entry: Entry, book: MachineBook): LogForm {
     followUps: "",
     figures,
     note: entry.note ?? "",
+    took: formTookOf(entry),
   };
 }
 
@@ -206,6 +224,66 @@ export interface LogOutlook {
   readonly doubts: ReadonlyMap<string, FigureDoubt>;
   /** What follows work of an earlier day and may have been done with it. */
   readonly owed: readonly OwedFollowUp[];
+  /** What the ticked tasks are known to take. */
+  readonly plan: PlannedWork;
+  /** What is odd about the fluids of the form, row by row. */
+  readonly fluidDoubts: readonly (readonly FluidDoubt[])[];
+}
+
+/** What stands around the form: what it is looked at beside. */
+export interface LogAround {
+  readonly settings: Settings;
+  readonly today: DayNumber;
+  /** The entry that is being corrected; null for new work. */
+  readonly correcting: EntryId | null;
+  /** What the machine's work is known to take from; null until it is read. */
+  readonly work: WorkSource | null;
+}
+
+const NO_PLAN: PlannedWork = { fluids: [], parts: [], minutes: null };
+
+/** What the tasks that are ticked are known to take. */
+export function planOf(
+  book: MachineBook,
+  tasks: readonly string[],
+  work: WorkSource | null,
+): PlannedWork {
+  if (work === null) return NO_PLAN;
+  return plannedWork(
+    book.tasks.filter(({ id }) => tasks.includes(id)),
+    work,
+  );
+}
+
+/** What is odd about the fluids that go in; nothing of those that a correction leaves as they were. */
+function doubtsOf(book: MachineBook, form: LogForm, { work }: LogAround): FluidDoubt[][] {
+  if (work === null) return form.took.fluids.map(() => []);
+  const gallons = work.settings?.gallons ?? null;
+  const { took } = tookFrom(form.took, book.machines[0].gallons ?? gallons);
+  const done = book.tasks.filter(({ id }) => form.tasks.includes(id));
+  const uses = form.took.isTopUp ? [] : done.flatMap((task) => task.uses ?? []);
+  const cold = coldOf(book.machines[0], work.settings);
+  return form.took.fluids.map((row, index) => {
+    const fluid = work.plate.fluids.find(({ id }) => id === row.fluid);
+    const line = took.fluids?.[index];
+    if (fluid === undefined || !line?.in || isUntouched(row)) return [];
+    const product = work.products.find(({ id }) => id === row.product) ?? null;
+    return fluidDoubts(line, { fluid, product, uses, cold });
+  });
+}
+
+/** The fluids whose amounts need a word that is not there. */
+function wordless(
+  form: LogForm,
+  doubts: readonly (readonly FluidDoubt[])[],
+  work: WorkSource | null,
+): FormIssue[] {
+  if (form.note.trim() !== "") return [];
+  return form.took.fluids.flatMap((row, index) => {
+    const isOff = (doubts[index] ?? []).some(({ code }) => code === "off-capacity");
+    const system = work?.plate.fluids.find(({ id }) => id === row.fluid)?.system ?? row.fluid;
+    return isOff ? [{ code: "needs-a-word" as const, system }] : [];
+  });
 }
 
 /** The command the form stands for: logging work, or correcting the entry of an id. */
@@ -220,31 +298,23 @@ export function commandOf(
 }
 
 /** What the form would bring, or what stands in its way. */
-export function logOutlook(
-  book: MachineBook,
-  settings: Settings,
-  form: LogForm,
-  today: DayNumber,
-  correcting: EntryId | null,
-): LogOutlook {
+export function logOutlook(book: MachineBook, form: LogForm, around: LogAround): LogOutlook {
+  const { settings, today, correcting, work } = around;
   const before = reckonMachineBook(book, settings, today);
-  const { input, issues } = inputFrom(form);
-  const nothing = { before, after: before, moves: [] };
-  if (input === null) return { ...nothing, issues, doubts: new Map(), owed: [] };
+  const gallons = book.machines[0].gallons ?? work?.settings?.gallons ?? null;
+  const { input, issues } = inputFrom(form, gallons);
+  const seen = { plan: planOf(book, form.tasks, work), fluidDoubts: doubtsOf(book, form, around) };
+  const nothing = { before, after: before, moves: [], owed: [], ...seen };
+  if (input === null) return { ...nothing, issues, doubts: new Map() };
   const rest = correcting === null ? book : bookWithout(book, "entries", correcting);
   const doubts = workDoubts(rest, input, today);
   const result = commandOf(input, correcting)(book, lookingAhead(today));
-  if (!result.ok) return { ...nothing, issues: result.issues, doubts, owed: [] };
+  if (!result.ok) return { ...nothing, issues: result.issues, doubts };
   const owed = owedBy(book, input, today, correcting);
   const after = reckonMachineBook(applyChange(book, result.value), settings, today);
   const moves = movesBetween(before, after, today);
   const isUnsaid = owed.length > 0 && form.followUps === "";
-  return {
-    before,
-    after,
-    moves,
-    issues: isUnsaid ? [{ code: "follow-ups-unsaid" }] : [],
-    doubts,
-    owed,
-  };
+  const unsaid: FormIssue[] = isUnsaid ? [{ code: "follow-ups-unsaid" }] : [];
+  const words = wordless(form, seen.fluidDoubts, work);
+  return { ...seen, before, after, moves, issues: [...unsaid, ...words], doubts, owed };
 }

@@ -1,5 +1,6 @@
 import type { BaselineIssue, BoardMachine, DayNumber } from "@yonderfell/core";
 import type { LogIssue } from "./logModel.js";
+import { tookIssueWords } from "./tookWords.js";
 import { fullDate, sentence } from "../../../words/format.js";
 import { meterName, meterOf } from "../../../words/limitWords.js";
 import { figureIssueWords } from "../../../words/readingWords.js";
@@ -32,6 +33,10 @@ export function logIssueWords(
       return `${taskName(machine, issue.task)}: it is valid until a day after the one it was done on; look at the year.`;
     case "follow-ups-unsaid":
       return "Say whether what followed the work was done too.";
+    case "needs-a-word":
+      return `The amount in ${issue.system} is over 5 % off what it takes: say why in the note.`;
+    case "took-wrong":
+      return tookIssueWords(issue);
     case "date-missing":
       return "Choose the day it was done.";
     case "day-in-future":

@@ -3,6 +3,33 @@ import { z } from "zod";
 import { useBook } from "../../../session/openBook.js";
 import { errorWords } from "../../../words/errorWords.js";
 import type { LogForm } from "./logModel.js";
+import { NOTHING_TOOK } from "./tookModel.js";
+
+const fromSchema = z.enum(["stock", "bought", "supplied"]);
+const tookSchema = z.object({
+  fluids: z.array(
+    z.object({
+      ...{ fluid: z.string(), condition: z.string(), product: z.string() },
+      ...{ in: z.string(), out: z.string(), onMark: z.boolean() },
+      ...{ price: z.string(), from: fromSchema, kept: z.string() },
+    }),
+  ),
+  parts: z.array(
+    z.object({
+      ...{ part: z.string(), count: z.string(), price: z.string() },
+      ...{ from: fromSchema, kept: z.string() },
+    }),
+  ),
+  work: z.array(
+    z.object({ person: z.string(), minutes: z.string(), rate: z.string(), kept: z.string() }),
+  ),
+  costs: z.array(
+    z.object({ what: z.string(), amount: z.string(), kind: z.string(), kept: z.string() }),
+  ),
+  closes: z.array(z.string()),
+  isTopUp: z.boolean(),
+  warranty: z.boolean(),
+});
 
 const draftSchema = z.object({
   date: z.string(),
@@ -28,6 +55,7 @@ const draftSchema = z.object({
     }),
   ),
   note: z.string(),
+  took: tookSchema.default(() => NOTHING_TOOK as z.infer<typeof tookSchema>),
 });
 
 /** Under which key the form of a machine's work, or of the correction of an entry, is kept. */

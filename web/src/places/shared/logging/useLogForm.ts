@@ -4,6 +4,7 @@ import {
   parseDay,
   type DayNumber,
   type Entry,
+  type Gallons,
   type LogWorkIssue,
   type MachineBook,
   type NotCorrectable,
@@ -21,19 +22,26 @@ import {
   formOf,
   inputFrom,
   logOutlook,
+  planOf,
   reckonedTexts,
   withReckonedFigures,
   type LogForm,
   type LogOutlook,
 } from "./logModel.js";
+import type { WorkSource } from "../../../session/useWorkSource.js";
+import { NOTHING_TOOK, withoutDropped } from "./tookModel.js";
 import { draftKeyOf, useDraftKeeper, type DraftState, type KeptForm } from "./useLogDraft.js";
 
 /** What the form of a machine's work starts from. */
 export interface LogStart {
   readonly book: MachineBook;
   readonly settings: Settings;
+  /** What the work is known to take from. */
+  readonly work: WorkSource;
   /** The tasks it was opened for. */
   readonly asked: readonly string[];
+  /** The findings it was opened to put right. */
+  readonly closes: readonly string[];
   readonly kept: KeptForm | null;
   /** The entry that is being corrected; null for new work. */
   readonly correcting: Entry | null;
@@ -58,6 +66,7 @@ export interface LogFormState {
   readonly draft: DraftState;
   readonly saved: SavedWork | null;
   readonly failure: string;
+  readonly changeTasks: (tasks: readonly string[]) => void;
   readonly changeDate: (date: string) => void;
   readonly startAfresh: () => Promise<void>;
   readonly save: (event: FormEvent) => Promise<void>;
@@ -71,7 +80,7 @@ interface SaveWork {
 
 /** Saves the form: said to be saved only once it is durable, its draft dropped after that. */
 function useSaveWork(
-  { book, correcting }: LogStart,
+  { book, work, correcting }: LogStart,
   outlook: LogOutlook,
   draftKey: string,
 ): SaveWork {
@@ -82,7 +91,7 @@ function useSaveWork(
     logIssueWords(issue, outlook.before, today),
   );
   const write = async (values: LogForm): Promise<void> => {
-    const { input } = inputFrom(values);
+    const { input } = inputFrom(values, gallonsOf({ book, work }));
     if (input === null || outlook.issues.length > 0) return;
     const command = commandOf(input, correcting?.id ?? null);
     await run(
@@ -101,21 +110,25 @@ function useSaveWork(
 
 /** The state of the log form; every keystroke is kept as a draft until the work is saved. */
 export function useLogForm(start: LogStart): LogFormState {
-  const { book, settings, asked, kept, correcting } = start;
+  const { book, settings, work, asked, closes, kept, correcting } = start;
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   const fresh = useMemo(
     () =>
-      correcting === null ? freshForm(book, settings, asked, today) : formOf(correcting, book),
-    [book, settings, asked, today, correcting],
+      correcting === null
+        ? freshForm({ book, settings, asked, closes }, today)
+        : formOf(correcting, book),
+    [book, settings, asked, closes, today, correcting],
   );
-  const [begun] = useState<LogForm>(() => (kept === null ? fresh : joined(kept.form, asked)));
+  const [begun] = useState<LogForm>(() =>
+    kept === null ? fresh : joined(kept.form, asked, closes),
+  );
   const fields = useForm<LogForm>({ defaultValues: begun });
   const form = useWatch({ control: fields.control }) as LogForm;
   const [isKept, setIsKept] = useState(kept !== null);
   const outlook = useMemo(
-    () => logOutlook(book, settings, form, today, correcting?.id ?? null),
-    [book, settings, form, today, correcting],
+    () => logOutlook(book, form, { settings, today, correcting: correcting?.id ?? null, work }),
+    [book, settings, form, today, correcting, work],
   );
   const draftKey = draftKeyOf(book.machines[0].id, correcting?.id ?? null);
   const { saved, failure, write } = useSaveWork(start, outlook, draftKey);
@@ -130,6 +143,11 @@ export function useLogForm(start: LogStart): LogFormState {
     const reckoned = reckonedTexts(book, settings, day, today);
     fields.setValue("figures", withReckonedFigures(form.figures, reckoned));
   };
+  const changeTasks = (tasks: readonly string[]): void => {
+    fields.setValue("tasks", tasks);
+    const next = planOf(book, tasks, work);
+    fields.setValue("took", withoutDropped(form.took, outlook.plan, next));
+  };
   const startAfresh = async (): Promise<void> => {
     await storage.dropDraft(draftKey);
     fields.reset(fresh);
@@ -137,13 +155,16 @@ export function useLogForm(start: LogStart): LogFormState {
   };
   const save = fields.handleSubmit((values) => write(values));
   const shown = { form, fields, outlook, isKept, draft, saved, failure };
-  return { ...shown, changeDate, startAfresh, save };
+  return { ...shown, changeTasks, changeDate, startAfresh, save };
+}
+
+/** Whose quarts and gallons are meant on the machine; null where nothing says so. */
+export function gallonsOf({ book, work }: Pick<LogStart, "book" | "work">): Gallons | null {
+  return book.machines[0].gallons ?? work.settings?.gallons ?? null;
 }
 
 function freshForm(
-  book: MachineBook,
-  settings: Settings,
-  asked: readonly string[],
+  { book, settings, asked, closes }: Pick<LogStart, "book" | "settings" | "asked" | "closes">,
   today: DayNumber,
 ): LogForm {
   const known = new Set<string>(book.tasks.map((task) => task.id));
@@ -155,12 +176,14 @@ function freshForm(
     followUps: "",
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
+    took: { ...NOTHING_TOOK, closes },
   };
 }
 
-/** A form begun earlier, with the tasks it is now opened for ticked as well. */
-function joined(form: LogForm, asked: readonly string[]): LogForm {
+/** A form begun earlier, with the tasks and findings it is now opened for ticked as well. */
+function joined(form: LogForm, asked: readonly string[], closes: readonly string[]): LogForm {
   const tested = new Set(form.tests.map(({ task }) => task));
   const wanted = asked.filter((task) => !tested.has(task));
-  return { ...form, tasks: [...new Set([...form.tasks, ...wanted])] };
+  const took = { ...form.took, closes: [...new Set([...form.took.closes, ...closes])] };
+  return { ...form, tasks: [...new Set([...form.tasks, ...wanted])], took };
 }

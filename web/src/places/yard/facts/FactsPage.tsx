@@ -19,7 +19,7 @@ import {
 } from "../../../words/machineWords.js";
 import { counted } from "../../../words/format.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
-import { PicturesField } from "../pictures/PicturesField.js";
+import { PicturesField } from "../../shared/pictures/PicturesField.js";
 import { DutyFields } from "./DutyFields.js";
 import { DayField } from "../../../ui/DayField.js";
 import { factsProblems, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";

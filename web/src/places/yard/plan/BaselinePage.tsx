@@ -17,7 +17,7 @@ import { nothingRefused, useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import { useWorkSource, type WorkSource } from "./useWorkSource.js";
+import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
 import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
 import { BaselineTogether } from "./BaselineTogether.js";
 import { BaselineRow } from "./BaselineRow.js";

@@ -8,7 +8,7 @@ import {
 import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
 import { useAppSelector } from "../../../session/store.js";
 import { SelectField } from "../../../ui/fields.js";
-import { useWorkSource, type WorkSource } from "./useWorkSource.js";
+import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { SchoolsTable } from "./SchoolsTable.js";
 import { Term } from "../../../ui/Term.js";

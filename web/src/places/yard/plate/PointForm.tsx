@@ -5,7 +5,7 @@ import { useForm } from "../../../form/useForm.js";
 import { choicesOfWords, NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import { counted } from "../../../words/format.js";
-import { PicturesField } from "../pictures/PicturesField.js";
+import { PicturesField } from "../../shared/pictures/PicturesField.js";
 import { POINT_LABELS, pointProblemWords } from "./plateFormWords.js";
 import { modelOfPoint, pointOf, pointProblems, TORQUE, type TorqueUseName } from "./pointModel.js";
 

@@ -1,6 +1,6 @@
 import { torqueDoubt, type Fluid, type ServicePoint } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { PictureStrip } from "../pictures/PictureStrip.js";
+import { PictureStrip } from "../../shared/pictures/PictureStrip.js";
 import { sentence } from "../../../words/format.js";
 import { quantityWords, torqueDoubtWords } from "../../../words/quantityWords.js";
 import { EditButton } from "./EditButton.js";
