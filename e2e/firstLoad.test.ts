@@ -5,12 +5,12 @@ import { openDemonstration } from "./application.js";
 import { usedApplication } from "./usedApplication.js";
 
 const ASSETS = fileURLToPath(new URL("../web/dist/assets/", import.meta.url));
-/** What version 2 of the book may take; it had 180 kB before its limits by what is measured. */
-const MOST_BYTES = 182_000;
+/** Where it may be: 182 kB with version 2 of the book, and what findings take on the board. At most 200 kB are promised. */
+const MOST_BYTES = 185_000;
 
 const app = usedApplication();
 
-test("the script needed to see the board, worker included, stays under 182 kB compressed", async () => {
+test("the script needed to see the board, worker included, stays under 185 kB compressed", async () => {
   const { page, address } = app();
   await openDemonstration(app());
   await page.evaluateOnNewDocument(() => {

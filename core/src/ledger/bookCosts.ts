@@ -7,7 +7,7 @@ import { LIFE_TOLERANCE } from "../meter/life.js";
 import { lifeOn } from "../meter/lifeLine.js";
 import { rateOf } from "../meter/rate.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
-import { entryCost, wholeCost, type EntryCost } from "./entryCost.js";
+import { addedCost, entryCost, NO_COST, wholeCost, type EntryCost } from "./entryCost.js";
 
 /** How far a meter ran between two days, and what that cost. */
 interface MeterCost {
@@ -19,7 +19,7 @@ interface MeterCost {
 }
 
 /** What a machine cost between two days; what came under warranty apart. */
-interface MachineCost extends EntryCost {
+export interface MachineCost extends EntryCost {
   readonly id: MachineId;
   readonly total: number;
   readonly warranty: number;
@@ -32,16 +32,6 @@ export interface BookCosts {
   readonly to: string;
   readonly machines: readonly MachineCost[];
 }
-
-const NONE: EntryCost = { parts: 0, fluids: 0, work: 0, other: 0, missing: 0 };
-
-const added = (one: EntryCost, other: EntryCost): EntryCost => ({
-  parts: one.parts + other.parts,
-  fluids: one.fluids + other.fluids,
-  work: one.work + other.work,
-  other: one.other + other.other,
-  missing: one.missing + other.missing,
-});
 
 /** The last day of which a book has a record that says what a dial showed, or of work; `other` where it has none. */
 function lastDayOf(book: Book, other: DayNumber): DayNumber {
@@ -86,7 +76,7 @@ function machineCost(
 ): MachineCost {
   const within = records.entries.filter(({ day }) => day >= from && day <= to);
   const paid = within.filter(({ record }) => record.warranty !== true);
-  const spent = paid.map(({ record }) => entryCost(record)).reduce(added, NONE);
+  const spent = paid.map(({ record }) => entryCost(record)).reduce(addedCost, NO_COST);
   const warranty = within
     .filter(({ record }) => record.warranty === true)
     .reduce((sum, { record }) => sum + wholeCost(entryCost(record)), 0);

@@ -19,18 +19,6 @@ const MINUTES_IN_HOUR = 60;
 const litresOrKilograms = (amount: Quantity): number =>
   valueIn(amount, dimensionOf(amount.unit) === "mass" ? "kg" : "L");
 
-/** The cost of lines; null for one whose price is not known. */
-function summed(lines: readonly (number | null)[]): {
-  readonly sum: number;
-  readonly missing: number;
-} {
-  const known = lines.filter((line) => line !== null);
-  return {
-    sum: known.reduce((sum, line) => sum + line, 0),
-    missing: lines.length - known.length,
-  };
-}
-
 /** What a line of fluid cost; 0 where none went in. */
 function fluidCost({ in: filled, price }: FluidUsed): number | null {
   if ((filled ?? null) === null) return 0;
@@ -39,32 +27,64 @@ function fluidCost({ in: filled, price }: FluidUsed): number | null {
     : litresOrKilograms(filled as Quantity) * (price as number);
 }
 
+/** A line of an entry that costs, or may cost, something. */
+export interface CostLine {
+  readonly kind: Exclude<keyof EntryCost, "missing">;
+  /** What was used, who worked, or what was paid for: an id where the book knows it, else words. */
+  readonly what: string;
+  /** Money; null where the price, rate or amount is not known. */
+  readonly amount: number | null;
+}
+
+const times = (count: number, price: number | null | undefined): number | null =>
+  price === null || price === undefined ? null : count * price;
+
+/** What is supplied by others costs nothing, whatever its price. */
+const isPaid = ({ from }: { readonly from?: string | null | undefined }): boolean =>
+  from !== "supplied";
+
+type Lines = Pick<Entry, "parts" | "fluids" | "work" | "costs">;
+
+/** The lines of an entry that cost something, parts first, then fluids, work and the rest, each as it is written. */
+export function costLines({ parts, fluids, work, costs }: Lines): CostLine[] {
+  return [
+    ...(parts ?? []).filter(isPaid).map(({ part, count, price }): CostLine => ({
+      ...{ kind: "parts", what: part, amount: times(count, price) },
+    })),
+    ...(fluids ?? []).filter(isPaid).map((used): CostLine => ({
+      ...{ kind: "fluids", what: used.product ?? used.fluid, amount: fluidCost(used) },
+    })),
+    ...(work ?? []).map(({ person, minutes, rate }): CostLine => ({
+      ...{ kind: "work", what: person, amount: times(minutes / MINUTES_IN_HOUR, rate) },
+    })),
+    ...(costs ?? []).map(({ what, amount }): CostLine => ({
+      ...{ kind: "other", what, amount: amount ?? null },
+    })),
+  ];
+}
+
 /** What an entry cost (records: *costs of an entry*). What was supplied costs nothing; a quote is no cost. */
-export function entryCost({
-  parts,
-  fluids,
-  work,
-  costs,
-}: Pick<Entry, "parts" | "fluids" | "work" | "costs">): EntryCost {
-  const isPaid = ({ from }: { readonly from?: string | null | undefined }): boolean =>
-    from !== "supplied";
-  const times = (count: number, price: number | null | undefined): number | null =>
-    price === null || price === undefined ? null : count * price;
-  const ofParts = summed(
-    (parts ?? []).filter(isPaid).map(({ count, price }) => times(count, price)),
-  );
-  const ofFluids = summed((fluids ?? []).filter(isPaid).map(fluidCost));
-  const ofWork = summed(
-    (work ?? []).map(({ minutes, rate }) => times(minutes / MINUTES_IN_HOUR, rate)),
-  );
-  const ofOther = summed((costs ?? []).map(({ amount }) => amount ?? null));
-  const missing = ofParts.missing + ofFluids.missing + ofWork.missing + ofOther.missing;
-  return {
-    ...{ parts: ofParts.sum, fluids: ofFluids.sum, work: ofWork.sum, other: ofOther.sum },
-    missing,
-  };
+export function entryCost(entry: Lines): EntryCost {
+  const cost = { parts: 0, fluids: 0, work: 0, other: 0, missing: 0 };
+  for (const { kind, amount } of costLines(entry)) {
+    if (amount === null) cost.missing += 1;
+    else cost[kind] += amount;
+  }
+  return cost;
 }
 
 /** All of what an entry cost. */
 export const wholeCost = ({ parts, fluids, work, other }: EntryCost): number =>
   parts + fluids + work + other;
+
+/** What costs nothing. */
+export const NO_COST: EntryCost = { parts: 0, fluids: 0, work: 0, other: 0, missing: 0 };
+
+/** Two costs as one. */
+export const addedCost = (one: EntryCost, other: EntryCost): EntryCost => ({
+  parts: one.parts + other.parts,
+  fluids: one.fluids + other.fluids,
+  work: one.work + other.work,
+  other: one.other + other.other,
+  missing: one.missing + other.missing,
+});

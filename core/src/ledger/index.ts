@@ -1,4 +1,4 @@
-export { bookCosts, type BookCosts } from "./bookCosts.js";
+export { bookCosts, type BookCosts, type MachineCost } from "./bookCosts.js";
 export {
   bookWithout,
   correctEntry,
@@ -8,6 +8,7 @@ export {
   withdrawRecord,
 } from "./corrections.js";
 export { entryCost, wholeCost } from "./entryCost.js";
+export { filledOn, type SystemInUse, systemsInUse, type TopUpRate } from "./inUse.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
 export {
   type FluidDoubt,
@@ -20,6 +21,7 @@ export {
   plannedWork,
   suppliedBy,
 } from "./plannedWork.js";
+export { type MonthSpent, type Spending, spending, type UnpricedLine } from "./spending.js";
 export { topUp, usualTopUp } from "./topUp.js";
 export {
   logWork,

@@ -53,12 +53,12 @@ export interface LogWorkInput {
 /** What work took beside tasks and figures, as an entry carries it (records §1): empty lists are left out. */
 export type WorkTook = Pick<
   Entry,
-  "fluids" | "parts" | "work" | "costs" | "closes" | "isTopUp" | "warranty"
+  "fluids" | "parts" | "work" | "costs" | "closes" | "measures" | "isTopUp" | "warranty"
 >;
 
 /** The fields of {@link WorkTook}. */
 export const TOOK_FIELDS = [
-  ...(["fluids", "parts", "work", "costs", "closes"] as const),
+  ...(["fluids", "parts", "work", "costs", "closes", "measures"] as const),
   ...(["isTopUp", "warranty"] as const),
 ] as const satisfies readonly (keyof WorkTook)[];
 
@@ -253,8 +253,8 @@ function paperIssues({ validUntil, day }: LogWorkInput): LogWorkIssue[] {
 function workIssues(book: MachineBook, input: LogWorkInput, today: DayNumber): LogWorkIssue[] {
   const issues: LogWorkIssue[] = [];
   const named = tasksNamed(input);
-  const { fluids, parts, costs, closes } = input.took ?? {};
-  const said = [named, input.reminders, fluids, parts, costs, closes];
+  const { fluids, parts, costs, closes, measures } = input.took ?? {};
+  const said = [named, input.reminders, fluids, parts, costs, closes, measures];
   const isNothing = said.every((list) => (list ?? []).length === 0);
   if (isNothing && input.note.trim() === "") issues.push({ code: "nothing-done" });
   issues.push(...testIssues(input), ...paperIssues(input));

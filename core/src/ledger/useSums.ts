@@ -35,6 +35,29 @@ const within = <One extends { readonly life: number }>(
 const sumOf = (all: readonly { readonly amount: number }[]): number =>
   all.reduce((sum, { amount }) => sum + amount, 0);
 
+/** A top-up: at which life, how many litres. */
+export interface TopUpAt {
+  readonly life: number;
+  readonly amount: number;
+}
+
+/** What was topped up between two lives (`from` below `to`), and by `per` of life. */
+export function consumptionOf({
+  from,
+  to,
+  topUps,
+  per,
+}: {
+  readonly from: number;
+  readonly to: number;
+  readonly topUps: readonly TopUpAt[];
+  readonly per: number;
+}): { readonly amount: number; readonly count: number; readonly rate: number } {
+  const counted = within(topUps, from, to);
+  const amount = sumOf(counted);
+  return { amount, count: counted.length, rate: (amount / (to - from)) * per };
+}
+
 /** Litres topped up between two lives, and by how much of life. */
 export const CONSUMPTION = asked({
   name: "consumption",
@@ -45,11 +68,7 @@ export const CONSUMPTION = asked({
     per: usually(aboveNone("so much life"), 1000),
   },
   mismatch: spanMismatch,
-  reckon: ({ from, to, topUps, per }) => {
-    const counted = within(topUps, from, to);
-    const amount = sumOf(counted);
-    return { amount, count: counted.length, rate: (amount / (to - from)) * per };
-  },
+  reckon: consumptionOf,
 });
 
 /** Whether an interval is to be shortened or lengthened, by what was found the last two times. */

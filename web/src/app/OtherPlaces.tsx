@@ -17,11 +17,14 @@ const Stores = lazy(again(() => import("../places/stores/Stores.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
+const LogbookPage = lazy(again(() => import("../places/yard/LogbookPage.js")));
 const CardPage = lazy(again(() => import("../places/yard/card/CardPage.js")));
 const PlatePage = lazy(again(() => import("../places/yard/plate/PlatePage.js")));
 const CorrectRecord = lazy(again(() => import("../places/yard/CorrectRecord.js")));
 const LogWork = lazy(again(() => import("../places/ledger/LogWork.js")));
 const Ledger = lazy(again(() => import("../places/ledger/Ledger.js")));
+const LedgerCosts = lazy(again(() => import("../places/ledger/LedgerCosts.js")));
+const MachineCosts = lazy(again(() => import("../places/yard/costs/MachineCosts.js")));
 const Books = lazy(again(() => import("../places/books/Books.js")));
 const WhatIsNew = lazy(again(() => import("../places/preferences/WhatIsNew.js")));
 const Promised = lazy(again(() => import("../places/books/Promised.js")));
@@ -47,6 +50,8 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/yard/:machineId/meters" element={<MetersPage />} />
       <Route path="/yard/:machineId/parts" element={<PartsPage />} />
       <Route path="/yard/:machineId/card" element={<CardPage />} />
+      <Route path="/yard/:machineId/logbook" element={<LogbookPage />} />
+      <Route path="/yard/:machineId/costs" element={<MachineCosts />} />
       <Route path="/yard/:machineId/facts" element={<FactsPage />} />
       <Route path="/log/:machineId" element={<LogWork />} />
       <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
@@ -54,6 +59,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />
+      <Route path="/ledger/costs" element={<LedgerCosts />} />
       <Route path="/books" element={<Books />} />
       <Route path="/preferences/new" element={<WhatIsNew />} />
       <Route path="/books/promised" element={<Promised />} />

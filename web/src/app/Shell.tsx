@@ -1,10 +1,11 @@
-import { BookOpen, Gauge, Search, SlidersHorizontal, Undo2 } from "lucide-react";
+import { BookOpen, Calculator, Gauge, Search, SlidersHorizontal, Undo2 } from "lucide-react";
 import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
 import { Link, NavLink, Outlet } from "react-router";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
 import { useBook } from "../session/openBook.js";
 import { OpenBookProvider } from "../session/OpenBookProvider.js";
+import { ReckonerProvider } from "../session/ReckonerProvider.js";
 import { PLACES } from "./places.js";
 import { meterReadingOpened, overlayOpened } from "../session/session.js";
 import { useAppDispatch, useAppSelector } from "../session/store.js";
@@ -20,6 +21,7 @@ const VisitPlans = lazy(again(() => import("./VisitPlans.js")));
 const Notices = lazy(again(() => import("./Notices.js")));
 const ReadMeter = lazy(again(() => import("../places/yard/ReadMeter.js")));
 const NoteFinding = lazy(again(() => import("../places/shared/findings/NoteFinding.js")));
+const Reckoner = lazy(again(() => import("../places/reckoner/Reckoner.js")));
 const FindAnything = lazy(again(() => import("./FindAnything.js")));
 const KeyList = lazy(again(() => import("./KeyList.js")));
 
@@ -29,21 +31,23 @@ export default function Shell({ entry }: { readonly entry: BookEntry }): ReactEl
   useTheme();
   return (
     <OpenBookProvider key={entry.id} entry={entry}>
-      <a
-        href="#place"
-        className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-raised focus:p-3"
-      >
-        Skip to the place
-      </a>
-      <TopBar />
-      <WhenIdle />
-      <BoardNotice />
-      <div id="place">
-        <Suspense>
-          <Outlet />
-        </Suspense>
-      </div>
-      <Overlays />
+      <ReckonerProvider>
+        <a
+          href="#place"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-raised focus:p-3"
+        >
+          Skip to the place
+        </a>
+        <TopBar />
+        <WhenIdle />
+        <BoardNotice />
+        <div id="place">
+          <Suspense>
+            <Outlet />
+          </Suspense>
+        </div>
+        <Overlays />
+      </ReckonerProvider>
     </OpenBookProvider>
   );
 }
@@ -69,6 +73,7 @@ function Overlays(): ReactElement {
       <Suspense>
         {overlay === "reading" && <ReadMeter />}
         {overlay === "finding" && <NoteFinding />}
+        {overlay === "reckoner" && <Reckoner />}
         {overlay === "find" && <FindAnything />}
         {overlay === "keys" && <KeyList />}
       </Suspense>
@@ -82,14 +87,11 @@ function Overlays(): ReactElement {
 const BAR_ITEM = "flex min-h-12 items-center gap-1.5 px-1 text-ink hover:underline";
 
 function TopBar(): ReactElement {
-  const today = useAppSelector((state) => state.session.today);
   const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
-  const dispatch = useAppDispatch();
-  const { entry } = useBook();
   return (
     <header className="flex flex-wrap items-stretch gap-x-5 border-b-2 border-ink px-7 max-sm:px-4">
       <nav aria-label="Places" className="flex flex-wrap items-stretch gap-x-1">
-        <span className="flex items-center pr-4 text-large font-bold max-sm:sr-only">
+        <span className="flex items-center pr-3 text-large font-bold max-sm:sr-only">
           Yonderfell
         </span>
         {PLACES.map((place) => (
@@ -106,38 +108,58 @@ function TopBar(): ReactElement {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex flex-wrap items-center gap-x-4 text-quiet">
-        <button
-          type="button"
-          onClick={() => dispatch(overlayOpened("find"))}
-          aria-keyshortcuts="Control+K"
-          className={BAR_ITEM}
-        >
-          <Search size={18} aria-hidden="true" />
-          Find <KeyHint>/</KeyHint>
-        </button>
-        <button
-          type="button"
-          onClick={() => dispatch(meterReadingOpened(""))}
-          {...(hasSingleKeys ? { "aria-keyshortcuts": "r" } : {})}
-          className={BAR_ITEM}
-        >
-          <Gauge size={18} aria-hidden="true" />
-          Read<span className="max-sm:sr-only">a meter</span> <KeyHint>R</KeyHint>
-        </button>
-        <UndoButton />
-        <Link to="/books" className={`${BAR_ITEM} text-quiet`}>
-          <BookOpen size={18} aria-hidden="true" />
-          <span className="max-w-56 truncate max-md:sr-only">{entry.name}</span>
-          <span className="md:sr-only">Books</span>
-        </Link>
-        <span className="tabular-nums max-xl:hidden">{dateWithWeekday(today)}</span>
-        <Link to="/preferences" className={`${BAR_ITEM} text-quiet max-sm:hidden`}>
-          <SlidersHorizontal size={18} aria-hidden="true" />
-          Preferences
-        </Link>
-      </div>
+      <Tools />
     </header>
+  );
+}
+
+/** What is done from anywhere, and which book and day it is. */
+function Tools(): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
+  const dispatch = useAppDispatch();
+  const { entry } = useBook();
+  return (
+    <div className="ml-auto flex flex-wrap items-center gap-x-4 text-quiet max-2xl:gap-x-3">
+      <button
+        type="button"
+        onClick={() => dispatch(overlayOpened("find"))}
+        aria-keyshortcuts="Control+K"
+        className={BAR_ITEM}
+      >
+        <Search size={18} aria-hidden="true" />
+        Find <KeyHint>/</KeyHint>
+      </button>
+      <button
+        type="button"
+        onClick={() => dispatch(meterReadingOpened(""))}
+        {...(hasSingleKeys ? { "aria-keyshortcuts": "r" } : {})}
+        className={BAR_ITEM}
+      >
+        <Gauge size={18} aria-hidden="true" />
+        Read<span className="max-2xl:sr-only">a meter</span> <KeyHint>R</KeyHint>
+      </button>
+      <button
+        type="button"
+        onClick={() => dispatch(overlayOpened("reckoner"))}
+        {...(hasSingleKeys ? { "aria-keyshortcuts": "k" } : {})}
+        className={BAR_ITEM}
+      >
+        <Calculator size={18} aria-hidden="true" />
+        <span className="max-sm:sr-only">Reckon</span> <KeyHint>K</KeyHint>
+      </button>
+      <UndoButton />
+      <Link to="/books" className={`${BAR_ITEM} text-quiet`}>
+        <BookOpen size={18} aria-hidden="true" />
+        <span className="max-w-36 truncate max-md:sr-only 2xl:max-w-56">{entry.name}</span>
+        <span className="md:sr-only">Books</span>
+      </Link>
+      <span className="whitespace-nowrap tabular-nums max-xl:hidden">{dateWithWeekday(today)}</span>
+      <Link to="/preferences" className={`${BAR_ITEM} text-quiet max-sm:hidden`}>
+        <SlidersHorizontal size={18} aria-hidden="true" />
+        <span className="max-2xl:sr-only">Preferences</span>
+      </Link>
+    </div>
   );
 }
 

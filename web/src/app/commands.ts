@@ -36,6 +36,7 @@ export function commandsOf(
     go("Reading sheet", "/yard/readings", "many meters column paste"),
     go("People, bays and places", "/workshop", "rates hours initials staff"),
     ...noting(dispatch),
+    go("Costs", "/ledger/costs", "spent money per km hour month warranty"),
     go("Findings", "/rounds", "open found faults defects decided"),
     ...(done === undefined ? [] : [step(`Undo: ${done.words}`, "Ctrl+Z", "undo")]),
     ...(undone === undefined ? [] : [step(`Do again: ${undone.words}`, "Ctrl+Shift+Z", "redo")]),
@@ -61,6 +62,12 @@ function noting(dispatch: AppDispatch): Command[] {
       also: "reading odometer hours",
       keys: "R",
       run: () => dispatch(meterReadingOpened("")),
+    },
+    {
+      name: "Reckon",
+      also: "reckoner calculator sums coolant passes tread battery trend mix",
+      keys: "K",
+      run: () => dispatch(overlayOpened("reckoner")),
     },
     {
       name: "Note a finding",

@@ -12,6 +12,7 @@ export interface KeyBinding {
 export const KEYS: readonly KeyBinding[] = [
   ...PLACES.map(({ key, name }) => ({ keys: key, does: `go to ${name}`, isSingle: true })),
   { keys: "R", does: "read a meter", isSingle: true },
+  { keys: "K", does: "reckon: open the calculators over the place", isSingle: true },
   { keys: "/", does: "find a machine, a task, an entry or a command", isSingle: true },
   { keys: "?", does: "this list of keys", isSingle: true },
   { keys: "Ctrl+K", does: "find, also where single keys are off", isSingle: false },

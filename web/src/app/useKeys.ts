@@ -42,6 +42,7 @@ export function useKeys(): void {
     const single = new Map<string, () => void>([
       ...PLACES.map(({ key, path }) => [key, () => void navigate(path)] as const),
       ["r", () => dispatch(meterReadingOpened(""))],
+      ["k", () => dispatch(overlayOpened("reckoner"))],
       ["/", () => dispatch(overlayOpened("find"))],
       ["?", () => dispatch(overlayOpened("keys"))],
     ]);

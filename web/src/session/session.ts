@@ -4,7 +4,7 @@ import type { ExportNote } from "../data/bookStorage.js";
 import { currentDay } from "../data/today.js";
 
 /** A dialog that can be opened over any place. */
-type Overlay = "reading" | "find" | "keys" | "finding";
+type Overlay = "reading" | "find" | "keys" | "finding" | "reckoner";
 
 /** What belongs to this sitting: the day, the strip in hand, what stands open. */
 interface SessionState {

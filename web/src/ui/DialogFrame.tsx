@@ -2,14 +2,21 @@ import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { useState, type ReactElement, type ReactNode } from "react";
 
+const CARD =
+  "top-[9vh] left-1/2 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 rounded-[4px] border";
+const SHEET = "inset-y-0 right-0 w-[min(62rem,100vw)] border-l";
+
 /** A dialog over the place one is at: titled, closed by Escape, by its button or by pressing beside it. */
 export function DialogFrame({
   title,
   onClose,
+  isSheet = false,
   children,
 }: {
   readonly title: string;
   readonly onClose: () => void;
+  /** Whether it stands at the right edge from top to foot, as something laid beside the place. */
+  readonly isSheet?: boolean;
   readonly children: ReactNode;
 }): ReactElement {
   const giveBack = useFocusBefore();
@@ -24,7 +31,7 @@ export function DialogFrame({
             event.preventDefault();
             giveBack();
           }}
-          className="fixed top-[9vh] left-1/2 z-40 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 scroll-pb-24 overflow-y-auto rounded-[4px] border border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4"
+          className={`fixed z-40 scroll-pb-24 overflow-y-auto border-rule bg-ground px-6 pt-5 pb-3 max-sm:px-4 ${isSheet ? SHEET : CARD}`}
         >
           <div className="flex items-center justify-between">
             <Dialog.Title className="text-large font-bold">{title}</Dialog.Title>

@@ -1,6 +1,13 @@
-import { torqueDoubt, type TorqueUse } from "@yonderfell/core";
+import { torqueDoubt, type Quantity, type TorqueUse } from "@yonderfell/core";
+import { Calculator } from "lucide-react";
 import { useId, type ReactElement } from "react";
-import { quantityIssueWords, torqueDoubtWords, understoodWords } from "../words/quantityWords.js";
+import { useReckonerCalls } from "../session/reckonerCalls.js";
+import {
+  asTyped,
+  quantityIssueWords,
+  torqueDoubtWords,
+  understoodWords,
+} from "../words/quantityWords.js";
 import { FIELD } from "./buttons.js";
 import { readQuantity, type QuantityWanted } from "./readQuantity.js";
 
@@ -10,6 +17,7 @@ export function QuantityField({
   value,
   wanted,
   torqueUse,
+  reckon,
   problem = "",
   onChange,
 }: {
@@ -18,6 +26,8 @@ export function QuantityField({
   readonly wanted: QuantityWanted;
   /** What a torque is for, so that it can be looked at twice. */
   readonly torqueUse?: TorqueUse | null;
+  /** The sum of the Reckoner that can fill it in. */
+  readonly reckon?: string;
   /** What else is wrong with it, such as that it is missing; empty where nothing is. */
   readonly problem?: string;
   readonly onChange: (text: string) => void;
@@ -32,7 +42,12 @@ export function QuantityField({
       : null;
   return (
     <div className="text-fine text-quiet">
-      <label htmlFor={id}>{label}</label>
+      <div className="flex items-baseline justify-between gap-2">
+        <label htmlFor={id}>{label}</label>
+        {reckon !== undefined && (
+          <ReckonButton label={label} sum={reckon} onTake={(found) => onChange(asTyped(found))} />
+        )}
+      </div>
       <input
         id={id}
         className={`${FIELD} font-mono text-field text-ink`}
@@ -56,5 +71,29 @@ export function QuantityField({
         )}
       </p>
     </div>
+  );
+}
+
+/** Opens the Reckoner for a field. */
+function ReckonButton({
+  label,
+  sum,
+  onTake,
+}: {
+  readonly label: string;
+  readonly sum: string;
+  readonly onTake: (found: Quantity) => void;
+}): ReactElement {
+  const { ask } = useReckonerCalls();
+  return (
+    <button
+      type="button"
+      aria-label={`Reckon: ${label}`}
+      className="flex items-center gap-1 text-clear hover:underline max-sm:min-h-12"
+      onClick={() => ask({ sum, field: label, take: onTake })}
+    >
+      <Calculator size={15} aria-hidden="true" />
+      Reckon
+    </button>
   );
 }

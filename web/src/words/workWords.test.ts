@@ -6,6 +6,7 @@ const NAMES: WorkNames = {
   product: (id) => ({ fell: "Fellmaster 15W-40" })[id] ?? id,
   part: (id) => ({ filter: "HD 4510 Oil filter" })[id] ?? id,
   person: (id) => ({ edda: "Edda Tarn" })[id] ?? id,
+  finding: (id) => ({ pads: "Pads at 2.8 mm, front" })[id] ?? id,
   currency: "cr",
 };
 const L = (value: number): object => ({ value, unit: "L" });
@@ -38,6 +39,7 @@ test("an entry tells what went in and out, parts, who, bills, and what it came t
 test.each([
   [{}, []],
   [{ tasks: ["oil"], warranty: true }, []],
+  [{ closes: ["pads", "gone"] }, ["put right: Pads at 2.8 mm, front", "put right: gone"]],
   [
     { work: [{ person: "a guest", minutes: 30, rate: 40 }], warranty: true },
     ["a guest 30 min", "20.00 cr, under warranty"],

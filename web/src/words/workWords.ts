@@ -3,12 +3,15 @@ import { counted, figure } from "./format.js";
 import { money } from "./money.js";
 import { quantityWords } from "./quantityWords.js";
 
+type Measure = NonNullable<Entry["measures"]>[number];
+
 /** What the ids in an entry stand for; an id that stands for nothing is told as it is. */
 export interface WorkNames {
   readonly fluid: (id: string) => string;
   readonly product: (id: string) => string;
   readonly part: (id: string) => string;
   readonly person: (id: string) => string;
+  readonly finding: (id: string) => string;
   readonly currency: string;
 }
 
@@ -33,10 +36,9 @@ function partWords({ parts }: Entry, names: WorkNames): string[] {
   );
 }
 
-function measureWords({ measures }: Entry): string[] {
-  return (measures ?? []).map(({ name, readings, verdict }) =>
-    joined([name, (readings ?? []).map(quantityWords).join(", "), verdict]),
-  );
+/** What was measured: `pad, left 9 mm sound`. */
+export function measureWords({ name, readings, verdict }: Measure): string {
+  return joined([name, (readings ?? []).map(quantityWords).join(", "), verdict]);
 }
 
 /** `52.40 cr, 2 lines without a price`, `paid under warranty`; nothing where nothing was said to cost anything. */
@@ -49,21 +51,23 @@ function costWords(entry: Entry, currency: string): string {
   return [money(wholeCost(cost), currency), missing, warranty].filter(Boolean).join(", ");
 }
 
-/** What the work of an entry took, in short pieces: fluids, parts, measures, who and how long, others' bills, what it cost. */
-export function workWords(entry: Entry, names: WorkNames): string[] {
+/** What the work of an entry put right and took, in short pieces: findings, fluids, parts, measures, who and how long, others' bills, what it cost unless `hasCost` is false. */
+export function workWords(entry: Entry, names: WorkNames, hasCost = true): string[] {
   const who = (entry.work ?? []).map(
     ({ person, minutes }) => `${names.person(person)} ${minutes} min`,
   );
   const bills = (entry.costs ?? []).map(({ what, kind }) =>
     joined([what, kind ? `(${kind})` : ""]),
   );
+  const closed = (entry.closes ?? []).map((id) => `put right: ${names.finding(id)}`);
   const pieces = [
+    ...closed,
     ...fluidWords(entry, names),
     ...partWords(entry, names),
-    ...measureWords(entry),
+    ...(entry.measures ?? []).map(measureWords),
     ...who,
     ...bills,
-    costWords(entry, names.currency),
+    ...(hasCost ? [costWords(entry, names.currency)] : []),
   ];
   return pieces.filter((piece) => piece !== "");
 }

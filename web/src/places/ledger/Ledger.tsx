@@ -6,11 +6,14 @@ import { Link } from "react-router";
 import { useBook } from "../../session/openBook.js";
 import { useExport, useExportState } from "../../session/useExport.js";
 import { useAppSelector } from "../../session/store.js";
+import { useWorkNames } from "../../session/useWorkNames.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { Page } from "../../ui/Page.js";
 import { exportWords } from "../../words/bookWords.js";
 import { entryTitle } from "../../words/entryWords.js";
 import { fullDate, sentence } from "../../words/format.js";
+import type { WorkNames } from "../../words/workWords.js";
+import { LedgerPage } from "./LedgerPage.js";
+import { WhatItTook } from "../shared/logging/WhatItTook.js";
 
 const AT_FIRST = 40;
 const MORE = 100;
@@ -21,12 +24,13 @@ export default function Ledger(): ReactElement {
   const [shown, setShown] = useState(AT_FIRST);
   const entries = useLiveQuery(() => storage.latestEntries(shown), [storage, shown]);
   const machines = useAppSelector((state) => state.board.machines);
+  const names = useWorkNames("the log", entries);
   return (
-    <Page title="Ledger" aside={<ExportButton />}>
+    <LedgerPage title="Ledger" aside={<ExportButton />}>
       <h2 className="text-large font-bold">The log</h2>
       <ul>
         {(entries ?? []).map((entry) => (
-          <LogRow key={entry.id} entry={entry} machines={machines} />
+          <LogRow key={entry.id} entry={entry} machines={machines} names={names} />
         ))}
       </ul>
       {entries?.length === 0 && (
@@ -41,16 +45,19 @@ export default function Ledger(): ReactElement {
           Show older
         </button>
       )}
-    </Page>
+    </LedgerPage>
   );
 }
 
 function LogRow({
   entry,
   machines,
+  names,
 }: {
   readonly entry: Entry;
   readonly machines: readonly BoardMachine[];
+  /** Undefined until they are read. */
+  readonly names: WorkNames | undefined;
 }): ReactElement {
   const machine = machines.find((one) => one.machine.id === entry.machine);
   const nameOf = (id: string): string =>
@@ -68,6 +75,7 @@ function LogRow({
       </Link>
       <span>
         <strong className="font-semibold">{title}</strong>
+        <WhatItTook entry={entry} names={names} />
         {typeof entry.note === "string" && <span className="block text-quiet">{entry.note}</span>}
       </span>
     </li>

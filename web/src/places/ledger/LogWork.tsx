@@ -29,7 +29,18 @@ export default function LogWork(): ReactElement | null {
   }
   const asked = search.getAll("task");
   const closes = search.getAll("closes");
-  return <LogWorkPage key={id} {...found} work={work} asked={asked} closes={closes} kept={kept} />;
+  const measures = search.getAll("measure").filter(isMeasure);
+  return <LogWorkPage key={id} {...found} work={work} {...{ asked, closes, measures, kept }} />;
+}
+
+/** Whether a text of the address is something measured; anything else is passed over. */
+function isMeasure(text: string): boolean {
+  try {
+    const found = JSON.parse(text) as { readonly name?: unknown } | null;
+    return typeof found?.name === "string";
+  } catch {
+    return false;
+  }
 }
 
 function LogWorkPage({
@@ -38,6 +49,7 @@ function LogWorkPage({
   work,
   asked,
   closes,
+  measures,
   kept,
 }: {
   readonly book: MachineBook;
@@ -45,12 +57,13 @@ function LogWorkPage({
   readonly work: WorkSource;
   readonly asked: readonly string[];
   readonly closes: readonly string[];
+  readonly measures: readonly string[];
   readonly kept: KeptForm | null;
 }): ReactElement {
   const { tag, name } = book.machines[0];
   return (
     <Page title={`Log work: ${tag} ${name}`}>
-      <LogWorkForm {...{ book, settings, work, asked, closes, kept }} correcting={null} />
+      <LogWorkForm {...{ book, settings, work, asked, closes, measures, kept }} correcting={null} />
     </Page>
   );
 }

@@ -104,7 +104,8 @@ function CorrectEntry({
   const kept = useKeptForm(draftKeyOf(entry.machine, entry.id));
   const work = useWorkSource(entry.machine);
   if (kept === undefined || !work) return null;
-  return <LogWorkForm {...{ book, settings, work, kept, correcting }} asked={NONE} closes={NONE} />;
+  const none = { asked: NONE, closes: NONE, measures: NONE };
+  return <LogWorkForm {...{ book, settings, work, kept, correcting, ...none }} />;
 }
 
 const alreadyWords = (_: NotCorrectable): string =>

@@ -3,8 +3,8 @@ import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { findingWords } from "../../words/plateWords.js";
 import { sentence } from "../../words/format.js";
-import { machinePath } from "./MachineFrame.js";
 import { usePlate } from "./usePlate.js";
+import { machinePath } from "../shared/paths.js";
 
 /** What on a machine is not as it should be: seen at once, with the way to the plate. */
 export function Findings({ machine }: { readonly machine: Machine }): ReactElement | null {

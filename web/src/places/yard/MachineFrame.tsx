@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { fullDate } from "../../words/format.js";
+import { machinePath } from "../shared/paths.js";
 
 const LEAVES = [
   ["", "Due"],
@@ -14,6 +15,7 @@ const LEAVES = [
   ["/plate", "Plate"],
   ["/parts", "Parts"],
   ["/meters", "Meters"],
+  ["/costs", "Costs"],
   ["/facts", "Facts"],
 ] as const;
 
@@ -26,11 +28,6 @@ const BEHIND = [
   ["/plan/task/new", "New task"],
   ["/plan/task", "Task"],
 ] as const;
-
-/** The address of a leaf of a machine. */
-export function machinePath(id: string, leaf = ""): string {
-  return `/yard/${encodeURIComponent(id)}${leaf}`;
-}
 
 /** The machine the address names, as it is on the board; undefined where there is none. */
 export function useMachineOfAddress(): BoardMachine | undefined {

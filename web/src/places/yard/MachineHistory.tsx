@@ -1,13 +1,15 @@
-import { entryTitle } from "../../words/entryWords.js";
-import { dayOf, type MachineBook, type Meter, type Task } from "@yonderfell/core";
+import { dayOf, type MachineBook } from "@yonderfell/core";
+import { BookText } from "lucide-react";
 import { useEffect, useRef, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { counted, dialFigureWithUnit, fullDate, sentence } from "../../words/format.js";
-import { correctionPath } from "./correctionPath.js";
-import { workWords, type WorkNames } from "../../words/workWords.js";
+import { counted, fullDate } from "../../words/format.js";
+import type { WorkNames } from "../../words/workWords.js";
+import { WhatItTook } from "../shared/logging/WhatItTook.js";
+import { figuresOf, standsAs, titleOf } from "./historyWords.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
-import { useWorkNames } from "./useWorkNames.js";
+import { useWorkNames } from "../../session/useWorkNames.js";
+import { correctionPath, machinePath } from "../shared/paths.js";
 
 const AT_FIRST = 12;
 const MORE = 50;
@@ -27,25 +29,12 @@ export function MachineHistory({
   const [shown, setShown] = useState(Math.max(AT_FIRST, place + 1));
   const [withReadings, setWithReadings] = useState(false);
   const superseded = replacedIn(book);
-  const names = useWorkNames(book.machines[0].id);
+  const names = useWorkNames(book.machines[0].id, book.entries);
   const items = historyOf(book).filter((item) => withReadings || item.kind !== "readings");
   const rest = items.length - shown;
   return (
     <section aria-labelledby="history" className="mt-8">
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <h2 id="history" className="text-large font-bold">
-          History
-        </h2>
-        <label className="flex min-h-10 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--clear)"
-            checked={withReadings}
-            onChange={(event) => setWithReadings(event.target.checked)}
-          />
-          Meter readings too
-        </label>
-      </div>
+      <HistoryHead machine={book.machines[0].id} {...{ withReadings, setWithReadings }} />
       <ul>
         {items.slice(0, shown).map((item) => (
           <HistoryRow
@@ -68,6 +57,42 @@ export function MachineHistory({
         </button>
       )}
     </section>
+  );
+}
+
+function HistoryHead({
+  machine,
+  withReadings,
+  setWithReadings,
+}: {
+  readonly machine: string;
+  readonly withReadings: boolean;
+  readonly setWithReadings: (withReadings: boolean) => void;
+}): ReactElement {
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-3">
+      <h2 id="history" className="text-large font-bold">
+        History
+      </h2>
+      <div className="flex flex-wrap items-center gap-x-6">
+        <label className="flex min-h-10 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--clear)"
+            checked={withReadings}
+            onChange={(event) => setWithReadings(event.target.checked)}
+          />
+          Meter readings too
+        </label>
+        <Link
+          to={machinePath(machine, "/logbook")}
+          className="flex min-h-10 items-center gap-2 text-clear hover:underline max-sm:min-h-12"
+        >
+          <BookText size={18} aria-hidden="true" />
+          Logbook, to print
+        </Link>
+      </div>
+    </div>
   );
 }
 
@@ -107,9 +132,7 @@ function HistoryRow({
           {titleOf(item, book.tasks)}
         </strong>
         <StandingWords item={item} isSuperseded={isSuperseded} />
-        {item.kind === "entries" && names !== undefined && (
-          <WhatItTook words={workWords(item.record, names)} />
-        )}
+        {item.kind === "entries" && <WhatItTook entry={item.record} names={names} />}
         {typeof record.note === "string" && <span className="block text-quiet">{record.note}</span>}
       </span>
       {!isAside && (
@@ -125,64 +148,14 @@ function HistoryRow({
   );
 }
 
-/** What the work took, a piece after the other. */
-function WhatItTook({ words }: { readonly words: readonly string[] }): ReactElement | null {
-  if (words.length === 0) return null;
-  return <span className="block text-fine tabular-nums">{words.join(" · ")}</span>;
-}
-
 /** Whether a record has been replaced, withdrawn, or stands in the place of another. */
 function StandingWords({
-  item: { record },
+  item,
   isSuperseded,
 }: {
   readonly item: HistoryItem;
   readonly isSuperseded: boolean;
 }): ReactElement | null {
-  const isCorrection = (record.replaces ?? null) !== null;
-  const words = isSuperseded
-    ? "replaced"
-    : record.void === true
-      ? "withdrawn"
-      : isCorrection
-        ? "corrected"
-        : "";
+  const words = standsAs(item, isSuperseded);
   return words === "" ? null : <span className="text-fine text-quiet"> · {words}</span>;
-}
-
-function titleOf(item: HistoryItem, tasks: readonly Task[]): string {
-  switch (item.kind) {
-    case "entries": {
-      const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id;
-      return sentence(entryTitle(item.record, nameOf) || "note");
-    }
-    case "readings":
-      return item.record.estimated === true ? "Meter reckoned" : "Meter read";
-    case "meterChanges":
-      return "Meter replaced";
-  }
-}
-
-function figuresOf(item: HistoryItem, meters: readonly Meter[]): string {
-  const show = (id: string, value: number): string => {
-    const meter = meters.find((candidate) => candidate.id === id);
-    return meter === undefined ? "" : dialFigureWithUnit(value, meter.unit);
-  };
-  switch (item.kind) {
-    case "entries": {
-      const estimated = item.record.estimatedMeters ?? [];
-      return Object.entries(item.record.meters ?? {})
-        .map(
-          ([id, value]) =>
-            `${show(id, value)}${estimated.some((meter) => meter === id) ? " reckoned" : ""}`,
-        )
-        .join(", ");
-    }
-    case "readings":
-      return show(item.record.meter, item.record.value);
-    case "meterChanges": {
-      const { meter, oldFinal, newStart } = item.record;
-      return `${show(meter, oldFinal)} → ${show(meter, newStart)}`;
-    }
-  }
 }

@@ -7,8 +7,8 @@ import { Cairn } from "../../ui/board/Cairn.js";
 import { MeterLine } from "../../ui/board/MeterLine.js";
 import { standingOf } from "../../words/standingWords.js";
 import { STATUS_WORD, stripWords } from "../../words/statusWords.js";
-import { machinePath } from "./MachineFrame.js";
 import { placeName } from "./yardModel.js";
+import { machinePath } from "../shared/paths.js";
 
 /** A machine of the Yard in a line: which, where, what its meters show, what comes first. */
 export function YardRow({

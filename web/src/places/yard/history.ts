@@ -33,6 +33,15 @@ export function historyOf(book: MachineBook): HistoryItem[] {
   );
 }
 
+/** What stands of all that happened to a machine, in the order in which it happened, as a logbook tells it. */
+export function logbookOf(book: MachineBook, withReadings: boolean): HistoryItem[] {
+  const superseded = replacedIn(book);
+  return historyOf(book)
+    .filter(({ kind }) => withReadings || kind !== "readings")
+    .filter(({ record }) => record.void !== true && !superseded.has(record.id))
+    .reverse();
+}
+
 /** The ids of the records that another one replaces. */
 export function replacedIn(book: MachineBook): ReadonlySet<string> {
   return supersededIds([...book.entries, ...book.readings, ...book.meterChanges]);

@@ -11,10 +11,10 @@ import {
 } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../test/skarrowVale.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
-import { correctionPath } from "./correctionPath.js";
 import { answerFrom, figuresFor, NO_FIGURES } from "../shared/logging/figureAnswer.js";
 import { historyDay, historyOf, replacedIn } from "./history.js";
 import { outlookOf, understood } from "./readingModel.js";
+import { correctionPath } from "../shared/paths.js";
 
 function book(id: string): MachineBook {
   const found = machineBookOf(BOOK, id as MachineId);

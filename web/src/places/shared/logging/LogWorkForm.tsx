@@ -1,5 +1,6 @@
 import type { Gallons } from "@yonderfell/core";
-import type { ReactElement } from "react";
+import { useCallback, type ReactElement } from "react";
+import { useMeasureTaker, type Measure } from "../../../session/reckonerCalls.js";
 import { useAppSelector } from "../../../session/store.js";
 import { DateField } from "../../../ui/DateField.js";
 import { FIELD, PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -21,6 +22,15 @@ export function LogWorkForm(start: LogStart): ReactElement {
   const today = useAppSelector((session) => session.session.today);
   const { form, fields, outlook, saved } = state;
   const isCorrection = start.correcting !== null;
+  const takeMeasure = useCallback(
+    (measure: Measure): void => {
+      const took = fields.getValues("took");
+      const measures = [...took.measures, JSON.stringify(measure)];
+      fields.setValue("took", { ...took, measures });
+    },
+    [fields],
+  );
+  useMeasureTaker(takeMeasure);
   if (saved !== null)
     return <LogSaved machine={outlook.before} isCorrection={isCorrection} {...saved} />;
   return (

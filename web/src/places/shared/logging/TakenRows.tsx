@@ -1,5 +1,7 @@
 import { X } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
+import type { Measure } from "../../../session/reckonerCalls.js";
+import { measureWords } from "../../../words/workWords.js";
 import { fluidDoubtWords } from "../../../words/plannedWords.js";
 import { CostFields, FluidFields, MinutesFields, PartFields } from "./TookFields.js";
 import type { Shared } from "./tookProps.js";
@@ -13,6 +15,7 @@ export function TakenRows(shared: Shared): ReactElement {
       <TakenParts {...shared} />
       <TakenMinutes {...shared} />
       <TakenCosts {...shared} />
+      <Measured {...shared} />
     </>
   );
 }
@@ -29,22 +32,25 @@ function TakenRow({
   readonly name: string;
   readonly words: string;
   readonly onDrop: () => void;
-  readonly children: ReactNode;
+  /** Its fields; absent where it is only taken out. */
+  readonly children?: ReactNode;
 }): ReactElement {
   const isOpen = open === name;
   return (
     <div role="group" aria-label={words} className="border-t border-hairline first:border-t-0">
       <div className="flex items-center gap-1">
         <span className="min-w-0 flex-1 font-medium">{words}</span>
-        <button
-          type="button"
-          aria-expanded={isOpen}
-          aria-label={`Change: ${words}`}
-          className="min-h-10 shrink-0 px-1 text-fine text-clear hover:underline max-sm:min-h-12"
-          onClick={() => setOpen(isOpen ? "" : name)}
-        >
-          {isOpen ? "Close" : "Change"}
-        </button>
+        {children !== undefined && (
+          <button
+            type="button"
+            aria-expanded={isOpen}
+            aria-label={`Change: ${words}`}
+            className="min-h-10 shrink-0 px-1 text-fine text-clear hover:underline max-sm:min-h-12"
+            onClick={() => setOpen(isOpen ? "" : name)}
+          >
+            {isOpen ? "Close" : "Change"}
+          </button>
+        )}
         <button
           type="button"
           aria-label={`Leave out: ${words}`}
@@ -176,6 +182,24 @@ function TakenCosts({ took, currency, open, setOpen, onTook }: Shared): ReactEle
             onChange={(changed) => onTook({ ...took, costs: replaced(took.costs, index, changed) })}
           />
         </TakenRow>
+      ))}
+    </>
+  );
+}
+
+/** What was measured and is kept with the work. */
+function Measured({ took, open, setOpen, onTook }: Shared): ReactElement {
+  return (
+    <>
+      {took.measures.map((measure, index) => (
+        <TakenRow
+          key={measure}
+          name={`measures.${index}`}
+          words={measureWords(JSON.parse(measure) as Measure)}
+          open={open}
+          setOpen={setOpen}
+          onDrop={() => onTook({ ...took, measures: without(took.measures, index) })}
+        />
       ))}
     </>
   );

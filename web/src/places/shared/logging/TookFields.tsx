@@ -73,7 +73,12 @@ export function FluidFields({
         choices={[["", "not recorded"] as const, ...products]}
         onChange={(product) => onChange(refilled({ ...row, product }, source))}
       />
-      <QuantityField label="Went in" wanted={wanted} {...field("in")} />
+      <QuantityField
+        label="Went in"
+        wanted={wanted}
+        reckon={system?.kind === "coolant" ? "coolant-correct" : "fill-step"}
+        {...field("in")}
+      />
       <QuantityField label="Came out" wanted={wanted} {...field("out")} />
       <TextField
         label={priceLabel(product?.unit === "kg" ? "kilogram" : "litre", currency)}

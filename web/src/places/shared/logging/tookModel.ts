@@ -12,6 +12,7 @@ import {
   type Quantity,
   type WorkTook,
 } from "@yonderfell/core";
+import type { Measure } from "../../../session/reckonerCalls.js";
 import type { WorkSource } from "../../../session/useWorkSource.js";
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
@@ -68,13 +69,15 @@ export interface FormTook {
   readonly work: readonly FormMinutes[];
   readonly costs: readonly FormCost[];
   readonly closes: readonly string[];
+  /** What was measured, each as JSON. */
+  readonly measures: readonly string[];
   readonly isTopUp: boolean;
   readonly warranty: boolean;
 }
 
 /** Nothing has been said to have gone in, or cost anything. */
 export const NOTHING_TOOK: FormTook = {
-  ...{ fluids: [], parts: [], work: [], costs: [], closes: [] },
+  ...{ fluids: [], parts: [], work: [], costs: [], closes: [], measures: [] },
   ...{ isTopUp: false, warranty: false },
 };
 
@@ -170,7 +173,7 @@ export function withoutDropped(took: FormTook, before: PlannedWork, after: Plann
 
 /** What an entry took, as the form shows it. */
 export function formTookOf(entry: Entry): FormTook {
-  const { fluids, parts, work, costs, closes } = entry;
+  const { fluids, parts, work, costs, closes, measures } = entry;
   return {
     fluids: (fluids ?? []).map((line) => ({
       ...{ fluid: line.fluid, condition: line.condition ?? "", product: line.product ?? "" },
@@ -191,6 +194,7 @@ export function formTookOf(entry: Entry): FormTook {
       ...{ amount: priceText(line.amount), kept: JSON.stringify(line) },
     })),
     closes: closes ?? [],
+    measures: (measures ?? []).map((one) => JSON.stringify(one)),
     ...{ isTopUp: entry.isTopUp === true, warranty: entry.warranty === true },
   };
 }
@@ -299,6 +303,7 @@ export function tookFrom(
     parts: took.parts.map((row, index) => partOf(row, `parts.${index}`, wrong)),
     work: took.work.map((row, index) => minutesOf(row, `work.${index}`, wrong)),
     costs: took.costs.map((row, index) => costOf(row, `costs.${index}`, wrong)),
+    measures: took.measures.map((one) => JSON.parse(one) as Measure),
     ...{ closes, isTopUp, warranty },
   };
   return { took: read as WorkTook, issues };

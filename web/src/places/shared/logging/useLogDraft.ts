@@ -27,6 +27,7 @@ const tookSchema = z.object({
     z.object({ what: z.string(), amount: z.string(), kind: z.string(), kept: z.string() }),
   ),
   closes: z.array(z.string()),
+  measures: z.array(z.string()).default([]),
   isTopUp: z.boolean(),
   warranty: z.boolean(),
 });

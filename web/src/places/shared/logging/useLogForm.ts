@@ -42,6 +42,8 @@ export interface LogStart {
   readonly asked: readonly string[];
   /** The findings it was opened to put right. */
   readonly closes: readonly string[];
+  /** What was measured and is to be kept with the work, each as JSON. */
+  readonly measures: readonly string[];
   readonly kept: KeptForm | null;
   /** The entry that is being corrected; null for new work. */
   readonly correcting: Entry | null;
@@ -110,19 +112,15 @@ function useSaveWork(
 
 /** The state of the log form; every keystroke is kept as a draft until the work is saved. */
 export function useLogForm(start: LogStart): LogFormState {
-  const { book, settings, work, asked, closes, kept, correcting } = start;
+  const { book, settings, work, kept, correcting } = start;
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   const fresh = useMemo(
-    () =>
-      correcting === null
-        ? freshForm({ book, settings, asked, closes }, today)
-        : formOf(correcting, book),
-    [book, settings, asked, closes, today, correcting],
+    () => (correcting === null ? freshForm(start, today) : formOf(correcting, book)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it was opened for is read once
+    [book, settings, today, correcting],
   );
-  const [begun] = useState<LogForm>(() =>
-    kept === null ? fresh : joined(kept.form, asked, closes),
-  );
+  const [begun] = useState<LogForm>(() => (kept === null ? fresh : joined(kept.form, start)));
   const fields = useForm<LogForm>({ defaultValues: begun });
   const form = useWatch({ control: fields.control }) as LogForm;
   const [isKept, setIsKept] = useState(kept !== null);
@@ -164,7 +162,7 @@ export function gallonsOf({ book, work }: Pick<LogStart, "book" | "work">): Gall
 }
 
 function freshForm(
-  { book, settings, asked, closes }: Pick<LogStart, "book" | "settings" | "asked" | "closes">,
+  { book, settings, asked, closes, measures }: LogStart,
   today: DayNumber,
 ): LogForm {
   const known = new Set<string>(book.tasks.map((task) => task.id));
@@ -176,14 +174,22 @@ function freshForm(
     followUps: "",
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
-    took: { ...NOTHING_TOOK, closes },
+    took: { ...NOTHING_TOOK, closes, measures },
   };
 }
 
-/** A form begun earlier, with the tasks and findings it is now opened for ticked as well. */
-function joined(form: LogForm, asked: readonly string[], closes: readonly string[]): LogForm {
+const joinedLists = (one: readonly string[], other: readonly string[]): string[] => [
+  ...new Set([...one, ...other]),
+];
+
+/** A form begun earlier, with the tasks and findings it is now opened for ticked as well, and what was measured. */
+function joined(form: LogForm, { asked, closes, measures }: LogStart): LogForm {
   const tested = new Set(form.tests.map(({ task }) => task));
   const wanted = asked.filter((task) => !tested.has(task));
-  const took = { ...form.took, closes: [...new Set([...form.took.closes, ...closes])] };
-  return { ...form, tasks: [...new Set([...form.tasks, ...wanted])], took };
+  const took = {
+    ...form.took,
+    closes: joinedLists(form.took.closes, closes),
+    measures: joinedLists(form.took.measures, measures),
+  };
+  return { ...form, tasks: joinedLists(form.tasks, wanted), took };
 }

@@ -4,7 +4,6 @@ import { useCommands } from "../../../session/useCommands.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { machineIssueWords, vinDoubtWords } from "../../../words/machineWords.js";
-import { machinePath } from "../MachineFrame.js";
 import { SHEET_LABELS, sheetProblemWords } from "./addWords.js";
 import {
   emptySheet,
@@ -13,6 +12,7 @@ import {
   sheetProblems,
   type MachineSheet,
 } from "./newMachineModel.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** The sheet of a new machine in hand; what it begins with is the next free number. */
 export interface NewMachineState {

@@ -18,8 +18,9 @@ import { Page } from "../../../ui/Page.js";
 import { fullDate, sentence } from "../../../words/format.js";
 import { capacityWords, gradeWords, specifiedWords } from "../../../words/plateWords.js";
 import { quantityWords } from "../../../words/quantityWords.js";
-import { machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { useMachineOfAddress } from "../MachineFrame.js";
 import { usePlate, type PlateInBook } from "../usePlate.js";
+import { machinePath } from "../../shared/paths.js";
 
 const PAPERS = ["A4", "Letter"] as const;
 type Paper = (typeof PAPERS)[number];

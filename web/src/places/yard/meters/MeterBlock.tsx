@@ -11,8 +11,8 @@ import {
   spanOfDays,
 } from "../../../words/format.js";
 import { meterName } from "../../../words/limitWords.js";
-import { correctionPath } from "../correctionPath.js";
 import { Term } from "../../../ui/Term.js";
+import { correctionPath } from "../../shared/paths.js";
 
 /** A meter: what its dial is reckoned to show, how fast it runs, what is in doubt. */
 export function MeterBlock({

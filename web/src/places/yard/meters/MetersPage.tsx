@@ -12,12 +12,12 @@ import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { useMachineBook } from "../../../session/useMachineBook.js";
 import { dialFigureWithUnit, fullDate } from "../../../words/format.js";
-import { correctionPath } from "../correctionPath.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { AddMeter } from "./AddMeter.js";
 import { MeterActions } from "./MeterActions.js";
 import { MeterBlock } from "./MeterBlock.js";
 import { again } from "../../../ui/again.js";
+import { correctionPath } from "../../shared/paths.js";
 
 const LifeChartView = lazy(again(() => import("./LifeChartView.js")));
 

@@ -18,10 +18,11 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { BaselineTogether } from "./BaselineTogether.js";
 import { BaselineRow } from "./BaselineRow.js";
 import { Terms } from "../../../ui/Term.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** Takes on a machine without records: what each of its tasks starts from, decided one by one. */
 export default function BaselinePage(): ReactElement {

@@ -21,7 +21,7 @@ import { FormFoot } from "../../../ui/FormFoot.js";
 import { Terms } from "../../../ui/Term.js";
 import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import {
   emptyStep,
   ladderInput,
@@ -32,6 +32,7 @@ import {
   type LadderSteps,
 } from "./ladderModel.js";
 import { LADDER_LABELS, ladderProblemWords } from "./ladderWords.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** What is answered where the steps have been changed elsewhere meanwhile. */
 const CHANGED: CommandResult<ChangedElsewhere> = {

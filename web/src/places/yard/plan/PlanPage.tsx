@@ -22,12 +22,13 @@ import { counted, figure } from "../../../words/format.js";
 import { STATUS_WORD } from "../../../words/statusWords.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../session/useMachineBook.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { Untimed } from "./Untimed.js";
 import { WithoutStart } from "./WithoutStart.js";
 import { TakeTasks } from "./TakePlan.js";
 import { Reminders } from "./Reminders.js";
 import { Term, Terms } from "../../../ui/Term.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** What a machine should get and when: its tasks, the regime it follows, and its own reminders. */
 export default function PlanPage(): ReactElement {

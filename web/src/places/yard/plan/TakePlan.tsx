@@ -24,8 +24,9 @@ import { CheckField, SelectField } from "../../../ui/fields.js";
 import { counted } from "../../../words/format.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { useMachineBook } from "../../../session/useMachineBook.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { applyIssueWords, differenceHere, notApplicableWords, sisterWords } from "./planWords.js";
+import { machinePath } from "../../shared/paths.js";
 
 const SISTER = "machine:";
 

@@ -10,12 +10,13 @@ import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { TextField } from "../../../ui/fields.js";
 import { figure } from "../../../words/format.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { Preview } from "./Preview.js";
 import { RuleFields } from "./RuleFields.js";
 import { TASK_LABELS, taskProblemWords } from "./taskFormWords.js";
 import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 import { WorkFields } from "./WorkFields.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** Writes down a task: when it is due, what it takes; its rule read back with its next turns. */
 export default function TaskPage(): ReactElement {

@@ -5,7 +5,7 @@ import { useAppSelector } from "../../../session/store.js";
 import { nothingRefused, useCommands } from "../../../session/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted } from "../../../words/format.js";
-import { machinePath } from "../MachineFrame.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** The way to the same sheet for a machine of known history that has tasks nothing tells the last time of. */
 export function WithoutStart({ book }: { readonly book: MachineBook }): ReactElement | null {

@@ -10,7 +10,7 @@ import { useState, type ReactElement, type ReactNode } from "react";
 import { Link } from "react-router";
 import { asItStands } from "../../../form/typed.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
-import { MachineFrame, machinePath, useMachineOfAddress } from "../MachineFrame.js";
+import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { usePlate, type PlateInBook } from "../usePlate.js";
 import { FluidForm } from "./FluidForm.js";
 import { FluidRows } from "./FluidRows.js";
@@ -20,6 +20,7 @@ import { ProductChoice } from "./ProductChoice.js";
 import { SpecificationForm } from "./SpecificationForm.js";
 import { SpecificationRows } from "./SpecificationRows.js";
 import { Terms } from "../../../ui/Term.js";
+import { machinePath } from "../../shared/paths.js";
 
 /** A machine's plate: fluids and capacities with their sources, service points, specified against fitted. */
 export default function PlatePage(): ReactElement {

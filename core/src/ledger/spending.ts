@@ -1,0 +1,102 @@
+import { groupBy } from "es-toolkit";
+import type { Book } from "../book/file/book.js";
+import type { Entry } from "../book/records/entry.js";
+import type { EntryId, MachineId } from "../book/records/ids.js";
+import { recordsByMachine } from "../book/slice/machineRecords.js";
+import { dayOf, formatDay } from "../calendar/dayNumber.js";
+import { addMonths } from "../calendar/interval.js";
+import { bookCosts, type BookCosts } from "./bookCosts.js";
+import {
+  addedCost,
+  costLines,
+  entryCost,
+  NO_COST,
+  wholeCost,
+  type CostLine,
+  type EntryCost,
+} from "./entryCost.js";
+
+/** What was spent in a month; what came under warranty apart. */
+export interface MonthSpent extends EntryCost {
+  /** `YYYY-MM` */
+  readonly month: string;
+  readonly total: number;
+  readonly warranty: number;
+}
+
+/** A line of an entry of which nobody knows what it cost. */
+export interface UnpricedLine extends Pick<CostLine, "kind" | "what"> {
+  readonly machine: MachineId;
+  readonly entry: EntryId;
+  readonly date: string;
+}
+
+/** What was spent from one day to another, machine by machine and month by month. */
+export interface Spending {
+  readonly costs: BookCosts;
+  /** From the month of the first entry that is in the span to that of its last, with the months between in which nothing was. */
+  readonly months: readonly MonthSpent[];
+  /** The latest first. Of what came under warranty none is asked for. */
+  readonly unpriced: readonly UnpricedLine[];
+}
+
+const MONTH = "YYYY-MM".length;
+
+const monthOf = (date: string): string => date.slice(0, MONTH);
+const nextMonth = (month: string): string => monthOf(formatDay(addMonths(dayOf(`${month}-01`), 1)));
+
+function spentIn(month: string, entries: readonly Entry[]): MonthSpent {
+  const costsOf = (under: boolean): EntryCost =>
+    entries
+      .filter(({ warranty }) => (warranty === true) === under)
+      .map(entryCost)
+      .reduce(addedCost, NO_COST);
+  const spent = costsOf(false);
+  return { month, ...spent, total: wholeCost(spent), warranty: wholeCost(costsOf(true)) };
+}
+
+function byMonth(entries: readonly Entry[]): MonthSpent[] {
+  const months = groupBy(entries, ({ date }) => monthOf(date));
+  const known = Object.keys(months).sort();
+  const last = known.at(-1);
+  const all: MonthSpent[] = [];
+  for (let month = known[0]; month !== undefined;) {
+    all.push(spentIn(month, months[month] ?? []));
+    month = month === last ? undefined : nextMonth(month);
+  }
+  return all;
+}
+
+/**
+ * What was spent on the machines of a book, or on one of them, from one day to another (`YYYY-MM-DD`, both included):
+ * the figures of {@link bookCosts}, the same month by month, and each line without a price (records §1). Money is the
+ * book's own, not rounded.
+ */
+export function spending(
+  book: Book,
+  { from, to, machine = null }: { from: string; to: string; machine?: MachineId | null },
+): Spending {
+  const whole = bookCosts(book, from, to);
+  const isAsked = ({ id }: { readonly id: MachineId }): boolean =>
+    machine === null || id === machine;
+  const [first, last] = [dayOf(from), dayOf(to)];
+  const entries = [...recordsByMachine(book).values()]
+    .filter((records) => isAsked(records.machine))
+    .flatMap((records) => records.entries)
+    .filter(({ day }) => day >= first && day <= last)
+    .map(({ record }) => record);
+  const unpriced = entries
+    .filter(({ warranty }) => warranty !== true)
+    .flatMap((entry) =>
+      costLines(entry)
+        .filter(({ amount }) => amount === null)
+        .map(({ kind, what }): UnpricedLine => ({
+          ...{ kind, what, machine: entry.machine, entry: entry.id, date: entry.date },
+        })),
+    );
+  return {
+    costs: { ...whole, machines: whole.machines.filter(isAsked) },
+    months: byMonth(entries),
+    unpriced: unpriced.sort((one, other) => dayOf(other.date) - dayOf(one.date)),
+  };
+}

@@ -1,0 +1,39 @@
+import { addDays, formatDay, parseDay } from "@yonderfell/core";
+import { useSearchParams } from "react-router";
+import { useAppSelector } from "../../../session/store.js";
+import { spanName, spanOf, type Span, type SpanName } from "./span.js";
+
+/** The span that is looked at, which stands in the address. */
+export interface AskedSpan {
+  readonly name: SpanName;
+  /** As they stand in the fields. */
+  readonly typed: { readonly from: string; readonly to: string };
+  /** Null where the days typed are no span. */
+  readonly span: Span | null;
+  readonly choose: (name: SpanName) => void;
+  readonly type: (which: "from" | "to", value: string) => void;
+}
+
+/** The span that the address asks for, and the ways to ask for another. */
+export function useSpan(): AskedSpan {
+  const [params, setParams] = useSearchParams();
+  const today = useAppSelector((state) => state.session.today);
+  const name = spanName(params.get("span"));
+  const typed = { from: params.get("from") ?? "", to: params.get("to") ?? "" };
+  const change = (values: Readonly<Record<string, string>>): void =>
+    setParams({ ...Object.fromEntries(params), ...values }, { replace: true });
+  return {
+    ...{ name, typed, span: spanOf(name, today, typed) },
+    choose: (chosen) => {
+      // One's own days begin with those that were looked at.
+      const before = spanOf(name, today, typed);
+      const from = parseDay(typed.from) ?? before?.from ?? addDays(today, -30);
+      const to = parseDay(typed.to) ?? before?.to ?? today;
+      change({
+        span: chosen,
+        ...(chosen === "days" ? { from: formatDay(from), to: formatDay(to) } : {}),
+      });
+    },
+    type: (which, value) => change({ [which]: value }),
+  };
+}
