@@ -14,9 +14,18 @@ test("a first start without a book offers the demonstration book and opens it", 
   await page.waitForSelector("[data-strip]");
   const now = new Date();
   const today = dayFromParts(now.getFullYear(), now.getMonth() + 1, now.getDate());
-  expect(await page.$$eval("[data-strip]", (strips) => strips.length)).toBe(
-    demonstrationBook(today).tasks?.length,
+  const book = demonstrationBook(today);
+  const strips = await page.$$eval("[data-strip]", (all) =>
+    all.map((one) => one.getAttribute("data-strip") ?? ""),
   );
+  // A strip for each task, and one for each finding that is not closed.
+  const isTask = new Set((book.tasks ?? []).map(({ id }) => String(id)));
+  expect(strips.filter((id) => isTask.has(id))).toHaveLength(isTask.size);
+  const closed = new Set((book.entries ?? []).flatMap(({ closes }) => closes ?? []));
+  const open = (book.findings ?? []).filter(
+    ({ id, closed: by }) => (by ?? null) === null && !closed.has(id),
+  );
+  expect(strips.filter((id) => !isTask.has(id)).sort()).toEqual(open.map(({ id }) => id).sort());
   expect(await wordsOf(page, "h1")).toBe("Ahead");
 });
 

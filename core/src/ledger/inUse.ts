@@ -5,7 +5,7 @@ import type { Meter } from "../book/records/machine.js";
 import { settingsOf } from "../book/records/settings.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
-import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
+import type { DayNumber } from "../calendar/dayNumber.js";
 import { addMonths } from "../calendar/interval.js";
 import { lifeOn } from "../meter/lifeLine.js";
 import { reckonMeters, type MeterReckoning } from "../meter/reckonMeter.js";
@@ -95,9 +95,4 @@ function rateOfTopUps(
   if (topUps.length === 0 || to <= from) return null;
   const per = meter.unit === "h" ? PER_HOURS : PER_DISTANCE;
   return { meter, per, from, to, topUps, since, ...consumptionOf({ from, to, topUps, per }) };
-}
-
-/** The day of the entry that last filled a system; null where none did. */
-export function filledOn({ filled }: SystemInUse): DayNumber | null {
-  return filled === null ? null : dayOf(filled.entry.date);
 }

@@ -8,7 +8,7 @@ export {
   withdrawRecord,
 } from "./corrections.js";
 export { entryCost, wholeCost } from "./entryCost.js";
-export { filledOn, type SystemInUse, systemsInUse, type TopUpRate } from "./inUse.js";
+export { type SystemInUse, systemsInUse, type TopUpRate } from "./inUse.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
 export {
   type FluidDoubt,

@@ -4,7 +4,7 @@ import { useState, type ReactElement, type ReactNode } from "react";
 
 const CARD =
   "top-[9vh] left-1/2 max-h-[86vh] w-[min(46rem,94vw)] -translate-x-1/2 rounded-[4px] border";
-const SHEET = "inset-y-0 right-0 w-[min(62rem,100vw)] border-l";
+const SHEET = "inset-y-0 right-0 w-[min(62rem,100vw)] sm:border-l";
 
 /** A dialog over the place one is at: titled, closed by Escape, by its button or by pressing beside it. */
 export function DialogFrame({

@@ -18,6 +18,7 @@ export function QuantityField({
   wanted,
   torqueUse,
   reckon,
+  hint = "",
   problem = "",
   onChange,
 }: {
@@ -28,6 +29,8 @@ export function QuantityField({
   readonly torqueUse?: TorqueUse | null;
   /** The sum of the Reckoner that can fill it in. */
   readonly reckon?: string;
+  /** How it is filled in; it stands under it while it is empty. */
+  readonly hint?: string;
   /** What else is wrong with it, such as that it is missing; empty where nothing is. */
   readonly problem?: string;
   readonly onChange: (text: string) => void;
@@ -36,10 +39,7 @@ export function QuantityField({
   const read = readQuantity(value, wanted);
   const [issue] = read.ok ? [] : read.issues;
   const isWrong = issue !== undefined && issue.code !== "empty";
-  const doubt =
-    read.ok && torqueUse !== undefined && torqueUse !== null
-      ? torqueDoubt(read.value.quantity, torqueUse)
-      : null;
+  const doubt = read.ok && torqueUse ? torqueDoubt(read.value.quantity, torqueUse) : null;
   return (
     <div className="text-fine text-quiet">
       <div className="flex items-baseline justify-between gap-2">
@@ -65,6 +65,7 @@ export function QuantityField({
         {!isWrong && problem !== "" && (
           <span className="block font-semibold text-due">{problem}</span>
         )}
+        {value.trim() === "" && hint}
         {read.ok && <span className="text-ink tabular-nums">{understoodWords(read.value)}</span>}
         {doubt !== null && (
           <span className="block font-semibold text-soon-text">{torqueDoubtWords(doubt)}</span>

@@ -27,7 +27,8 @@ function fluidWords({ fluids }: Entry, names: WorkNames): string[] {
   });
 }
 
-function partWords({ parts }: Entry, names: WorkNames): string[] {
+/** The parts an entry used: `2 × HD 4510 Oil filter`. */
+export function partWords({ parts }: Entry, names: WorkNames): string[] {
   return (parts ?? []).map(({ part, count }) =>
     joined([
       count === 1 ? "" : `${figure(count, Number.isInteger(count) ? 0 : 1)} ×`,

@@ -5,7 +5,14 @@ import { useAppSelector } from "../../session/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted } from "../../words/format.js";
 import { money } from "../../words/money.js";
-import { apartWords, COST_PARTS, runWords, sumOf, totalWords } from "../shared/costs/costWords.js";
+import {
+  apartWords,
+  COST_PARTS,
+  moneyOrDash,
+  runWords,
+  sumOf,
+  totalWords,
+} from "../shared/costs/costWords.js";
 import { MonthCosts } from "../shared/costs/MonthCosts.js";
 import { SpanChoice } from "../shared/costs/SpanChoice.js";
 import { Unpriced } from "../shared/costs/Unpriced.js";
@@ -139,7 +146,7 @@ function MachineRow({
       </th>
       {COST_PARTS.map(([part]) => (
         <td key={part} className="pr-5">
-          {money(cost[part], "")}
+          {moneyOrDash(cost[part])}
         </td>
       ))}
       <td className="pr-5 font-semibold">{money(cost.total, "")}</td>

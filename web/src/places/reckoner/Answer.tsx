@@ -5,7 +5,7 @@ import { quantityWords } from "../../words/quantityWords.js";
 import { useReckonerCalls, type Measure } from "../../session/reckonerCalls.js";
 import { Plot } from "./Plot.js";
 import type { Outcome } from "./reckoned.js";
-import { answerText, missingWords, refusedWords } from "./reckonerWords.js";
+import { answerText, outcomeWords } from "./reckonerWords.js";
 import type { Given, SumForm, Told } from "./sumForm.js";
 
 interface AnswerProps {
@@ -18,6 +18,12 @@ interface AnswerProps {
   readonly onTake: (given: Given) => void;
 }
 
+const OUTCOME_LOOK = {
+  refused: "text-large font-bold",
+  incomplete: "text-quiet",
+  wrong: "font-semibold text-due",
+} as const;
+
 /** What comes of what stands in the fields: the answer, drawn and with its reason, or what it still needs. */
 export function Answer(props: AnswerProps): ReactElement {
   const { form, outcome } = props;
@@ -28,14 +34,8 @@ export function Answer(props: AnswerProps): ReactElement {
       className="border-y-2 border-ink bg-raised px-4 py-3"
     >
       {outcome.kind === "told" && <TheAnswer {...props} told={outcome.told} />}
-      {outcome.kind === "refused" && (
-        <p className="text-large font-bold">{refusedWords(outcome.code)}</p>
-      )}
-      {outcome.kind === "incomplete" && (
-        <p className="text-quiet">{missingWords(outcome.missing)}</p>
-      )}
-      {outcome.kind === "wrong" && (
-        <p className="font-semibold text-due">Something cannot be read: look at the fields.</p>
+      {outcome.kind !== "told" && (
+        <p className={OUTCOME_LOOK[outcome.kind]}>{outcomeWords(outcome)}</p>
       )}
       {form.caution !== undefined && (
         <p className="mt-3 border-l-4 border-soon pl-3 text-fine">

@@ -2,8 +2,8 @@ import type { ReactElement } from "react";
 import type { PlotPoint, PlotSpec } from "./plot.js";
 
 const WIDE = 360;
-const HIGH = 190;
-const ROOM = { left: 8, right: 10, top: 22, foot: 34 } as const;
+const HIGH = 200;
+const ROOM = { left: 8, right: 10, top: 30, foot: 38 } as const;
 const FOOT = HIGH - ROOM.foot;
 const ACROSS = WIDE - ROOM.left - ROOM.right;
 /** Half the width of a bar, as a part of what there is for each. */
@@ -39,7 +39,7 @@ export function Plot({ spec }: { readonly spec: PlotSpec }): ReactElement {
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       role="img"
       aria-label={spec.words}
-      className="w-full max-w-[30rem] text-[12px]"
+      className="w-full max-w-[30rem] text-[14px]"
       fill="var(--ink)"
     >
       <line x1={ROOM.left} x2={WIDE - ROOM.right} y1={FOOT} y2={FOOT} stroke="var(--rule)" />
@@ -55,12 +55,18 @@ export function Plot({ spec }: { readonly spec: PlotSpec }): ReactElement {
         />
       )}
       {rules.map((rule) => (
-        <Rule key={rule.label} rule={rule} scale={scale} />
+        // Over bars there is no room for words: they stand in the corner.
+        <Rule key={rule.label} rule={rule} scale={scale} hasWords={bars.length === 0} />
       ))}
+      {bars.length > 0 && rules.length > 0 && (
+        <text x={WIDE - ROOM.right} y={14} textAnchor="end">
+          – – {rules.map(({ label }) => label).join(", ")}
+        </text>
+      )}
       {marks.map((mark) => (
         <Mark key={`${mark.label} ${mark.x}`} mark={mark} scale={scale} />
       ))}
-      <text x={ROOM.left} y={12} fill="var(--quiet)">
+      <text x={ROOM.left} y={14} fill="var(--quiet)">
         {y.words}
       </text>
       <text x={WIDE - ROOM.right} y={HIGH - 6} textAnchor="end" fill="var(--quiet)">
@@ -93,7 +99,7 @@ function Bar({
       <text x={across(x)} y={up(y) - 4} textAnchor="middle" fontWeight="600" {...HALO}>
         {label}
       </text>
-      <text x={across(x)} y={FOOT + 14} textAnchor="middle" fill="var(--quiet)">
+      <text x={across(x)} y={FOOT + 15} textAnchor="middle" fill="var(--quiet)">
         {under}
       </text>
     </>
@@ -103,9 +109,11 @@ function Bar({
 function Rule({
   rule: { y, label },
   scale: { up },
+  hasWords,
 }: {
   readonly rule: Of<"rules">;
   readonly scale: Scale;
+  readonly hasWords: boolean;
 }): ReactElement {
   return (
     <>
@@ -118,9 +126,11 @@ function Rule({
         strokeWidth="1.5"
         strokeDasharray="6 4"
       />
-      <text x={WIDE - ROOM.right} y={up(y) - 4} textAnchor="end" {...HALO}>
-        {label}
-      </text>
+      {hasWords && (
+        <text x={WIDE - ROOM.right} y={up(y) - 5} textAnchor="end" {...HALO}>
+          {label}
+        </text>
+      )}
     </>
   );
 }

@@ -22,14 +22,12 @@ export function SumField(props: SumFieldProps): ReactElement {
   switch (input.kind) {
     case "quantity":
       return (
-        <div>
-          <QuantityField
-            {...{ label: hinted(label, hint), value, onChange }}
-            wanted={{ unit: input.unit, gallons: props.gallons }}
-            // What cannot be read it says itself.
-            problem={problem.startsWith("Expected") ? problem : ""}
-          />
-        </div>
+        <QuantityField
+          {...{ label, value, onChange, hint }}
+          wanted={{ unit: input.unit, gallons: props.gallons }}
+          // What cannot be read it says itself.
+          problem={problem.startsWith("Expected") ? problem : ""}
+        />
       );
     case "choice":
       return <SelectField {...{ label, value, problem, onChange }} choices={input.choices} />;
@@ -59,9 +57,6 @@ export function SumField(props: SumFieldProps): ReactElement {
   }
 }
 
-const hinted = (label: string, hint: string): string =>
-  hint === "" ? label : `${label} · ${hint}`;
-
 function Several({
   field,
   value,
@@ -73,7 +68,7 @@ function Several({
 }): ReactElement {
   const chosen = value.split(",").filter((one) => one !== "");
   return (
-    <fieldset className="text-fine text-quiet">
+    <fieldset className="text-fine text-quiet col-span-2">
       <legend>{field.label}</legend>
       <div className="flex flex-wrap gap-x-5 text-base text-ink">
         {choices.map(([choice, words]) => (
@@ -97,7 +92,7 @@ function Several({
 function Lines({ field, value, problem, onChange }: SumFieldProps): ReactElement {
   const id = useId();
   return (
-    <div className="text-fine text-quiet">
+    <div className="text-fine text-quiet col-span-2">
       <label htmlFor={id}>{field.label}</label>
       <textarea
         id={id}

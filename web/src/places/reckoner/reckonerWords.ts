@@ -1,6 +1,7 @@
 import { quantityIssueWords } from "../../words/quantityWords.js";
 import { listOfWords } from "../../words/format.js";
 import type { FieldProblem } from "./readFields.js";
+import type { Outcome } from "./reckoned.js";
 import type { Told } from "./sumForm.js";
 
 /** What is wrong with a field, and what to do. */
@@ -42,13 +43,27 @@ const REFUSED: Readonly<Record<string, string>> = {
 };
 
 /** Why there is no answer. */
-export function refusedWords(code: string): string {
+function refusedWords(code: string): string {
   return REFUSED[code] ?? `There is no answer to this (${code}).`;
 }
 
 /** What is still to be filled in. */
-export function missingWords(missing: readonly string[]): string {
-  return `Still to fill in: ${listOfWords(missing.map((label) => label.toLowerCase()))}.`;
+function missingWords(missing: readonly string[]): string {
+  return `Still to fill in: ${listOfWords(missing.map((label) => `“${label}”`))}.`;
+}
+
+/** What has come of it so far, in a line. */
+export function outcomeWords(outcome: Outcome): string {
+  switch (outcome.kind) {
+    case "told":
+      return outcome.told.main;
+    case "refused":
+      return refusedWords(outcome.code);
+    case "incomplete":
+      return missingWords(outcome.missing);
+    case "wrong":
+      return "Something cannot be read: look at the fields.";
+  }
 }
 
 /** An answer as plain words, to be kept elsewhere. */

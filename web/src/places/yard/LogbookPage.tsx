@@ -144,10 +144,10 @@ function Line({
   return (
     <tr className="break-inside-avoid border-b border-hairline align-baseline">
       <td className="py-1.5 pr-4 whitespace-nowrap tabular-nums">{fullDate(dayOf(record.date))}</td>
-      <td className="pr-4 text-quiet tabular-nums">
+      <td className="py-1.5 pr-4 text-quiet tabular-nums">
         {figuresOf(item, book.machines[0].meters ?? [])}
       </td>
-      <td>
+      <td className="py-1.5">
         <strong className="font-semibold">{titleOf(item, book.tasks)}</strong>
         {stands !== "" && <span className="text-fine text-quiet"> · {stands}</span>}
         {took.length > 0 && (
@@ -156,7 +156,7 @@ function Line({
         {typeof record.note === "string" && <span className="block text-quiet">{record.note}</span>}
       </td>
       {hasCosts && (
-        <td className="pl-4 text-right whitespace-nowrap tabular-nums">
+        <td className="py-1.5 pl-4 text-right whitespace-nowrap tabular-nums">
           {kind === "entries" && <Cost entry={record} currency={names?.currency ?? ""} />}
         </td>
       )}

@@ -8,6 +8,7 @@ import { ungrouped } from "../../ui/board/boardGroup.js";
 import { ReachBoard } from "../../ui/board/ReachBoard.js";
 import { sentence } from "../../words/format.js";
 import { Findings } from "./Findings.js";
+import { InUse } from "./InUse.js";
 import { MachineFrame, useMachineOfAddress } from "./MachineFrame.js";
 import { MachineHistory } from "./MachineHistory.js";
 import { RunningIn } from "./RunningIn.js";
@@ -32,7 +33,10 @@ export default function MachinePage(): ReactElement {
           <Reaches machine={machine} />
           <Terms words={["grace", "stale", "laid up", "assumed"]} />
           {book !== undefined && book !== null && (
-            <MachineHistory key={marked} book={book} marked={marked} />
+            <>
+              <InUse book={book} />
+              <MachineHistory key={marked} book={book} marked={marked} />
+            </>
           )}
         </>
       )}

@@ -1,5 +1,6 @@
 import { freezesAtShare, type Glycol } from "./glycolCurve.js";
 import { choice, inUnit, percent, type FormField, type SumForm } from "../sumForm.js";
+import { sentence } from "../../../words/format.js";
 import type { PlotSpec } from "../plot.js";
 import { celsius, litres, perCent, quantity, VERDICT_WORDS } from "./say.js";
 
@@ -63,7 +64,7 @@ const CORRECT: SumForm = {
     glycolBeside,
     glycolShare("shareNow", "In it now", { hint: "per cent, or where it freezes: −18 °C" }),
     glycolShare("shareWanted", "Wanted", { hint: "per cent, or where it is to freeze" }),
-    percent("product", "Glycol in what is filled", { hint: "100 where it is bought undiluted" }),
+    percent("product", "Product holds", { hint: "100 undiluted" }),
     inUnit("coldest", "Coldest day expected", "degC", { isBeside: true }),
   ],
   told: ({ drain, product, water, reaches }: Corrected, asked) => {
@@ -85,7 +86,7 @@ const CORRECT: SumForm = {
           ? `It is too weak, and there is room for ${litres(low)} only: so much of the old must make way for ${perCent(strength)} product.`
           : "It is too strong: so much of the old must make way for water.";
     return {
-      main: steps.length === 0 ? "Nothing to do" : steps.join(", then "),
+      main: steps.length === 0 ? "Nothing to do" : sentence(steps.join(", then ")),
       more: [
         `It then holds ${perCent(reaches)} glycol and freezes at ${celsius(freezesAtShare(glycolOf(asked), reaches))}`,
       ],
@@ -98,8 +99,8 @@ const CORRECT: SumForm = {
       plot: mixLine(
         glycolOf(asked),
         [
-          { share: now, label: "here", isHollow: true },
-          { share: wanted, label: "wanted" },
+          { share: now, label: `here ${perCent(now)}`, isHollow: true },
+          { share: wanted, label: `wanted ${perCent(wanted)}` },
         ],
         coldest,
       ),
@@ -115,7 +116,7 @@ const MIX: SumForm = {
     inUnit("volume", "How much mix", "L"),
     glycolBeside,
     glycolShare("share", "Share of glycol wanted", { hint: "per cent, or where it is to freeze" }),
-    percent("product", "Glycol in what is bought", { hint: "100 where it is bought undiluted" }),
+    percent("product", "Product holds", { hint: "100 undiluted" }),
   ],
   told: ({ product, water }: { product: number; water: number }, asked) => ({
     main: `${litres(product)} of product, ${litres(water)} of water`,
@@ -165,7 +166,9 @@ const JUDGE: SumForm = {
       measure: { name: "coolant, freezes at", readings: [quantity(freezes, "degC")], verdict },
       ...(share === null
         ? {}
-        : { plot: mixLine(glycolOf(asked), [{ share, label: "here" }], coldest) }),
+        : {
+            plot: mixLine(glycolOf(asked), [{ share, label: `here ${perCent(share)}` }], coldest),
+          }),
     };
   },
 };

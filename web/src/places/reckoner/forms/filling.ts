@@ -32,12 +32,12 @@ const PASSES: SumForm = {
       plot: {
         words: `Old fluid left: ${shown.map(perCent).join(", ")}`,
         x: { from: -0.5, to: Math.max(0.5, shown.length - 0.5), words: "passes" },
-        y: { from: 0, to: 1.05, words: "old fluid left" },
+        y: { from: 0, to: Math.max(...shown) * 1.12, words: "old fluid left" },
         bars: shown.map((share, at) => ({
           ...{ x: at, y: share, label: perCent(share) },
           under: at === 0 ? "first" : String(at),
         })),
-        rules: [{ y: 1 - wanted, label: `wanted: at most ${perCent(1 - wanted)}` }],
+        rules: [{ y: 1 - wanted, label: `at most ${perCent(1 - wanted)} wanted` }],
       },
     };
   },

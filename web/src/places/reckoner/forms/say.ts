@@ -21,15 +21,21 @@ export const litres = (value: number): string => quantityWords(quantity(value, "
 export const celsius = (value: number): string =>
   quantityWords({ value: Math.round(value * 10) / 10, unit: "degC" });
 
+/** A share under this is told to a tenth of a per cent. */
+const ONE_PLACE_UNDER = 0.0995;
+
 /** A share in words: `38 %`. */
 export const perCent = (share: number): string =>
-  `${figure(share * 100, share < 0.1 ? 1 : 0)}${NBSP}%`;
+  `${figure(share * 100, share < ONE_PLACE_UNDER ? 1 : 0)}${NBSP}%`;
+
+/** So many places a figure has that is rounded to some. */
+const placesOf = (value: number, most: number): number =>
+  String(Math.round(value * 10 ** most) / 10 ** most).split(".")[1]?.length ?? 0;
 
 /** A figure in words, with as many places as it needs to be told apart. */
 export function plainFigure(value: number): string {
   const size = Math.abs(value);
-  const places = Number.isInteger(value) ? 0 : size < 1 ? 3 : size < 100 ? 2 : 1;
-  return figure(value, places);
+  return figure(value, placesOf(value, size < 1 ? 3 : size < 100 ? 2 : 1));
 }
 
 /** What a verdict asks for. */

@@ -17,7 +17,7 @@ const CONSUMPTION: SumForm = {
     plain("per", "Told by so much life", { initial: "1000" }),
   ],
   told: (answer: { amount: number; count: number; rate: number }, asked) => ({
-    main: `${litres(answer.rate)} by ${figure(Number(asked["per"]))}`,
+    main: `${litres(answer.rate)} per ${figure(Number(asked["per"]))}`,
     more: [`${litres(answer.amount)} in ${counted(answer.count, "top-up")}`],
     reason: `Over ${figure(Number(asked["to"]) - Number(asked["from"]))} of life; what was topped up at the start is none of it.`,
     given: [{ label: "topped up", quantity: quantity(answer.amount, "L") }],

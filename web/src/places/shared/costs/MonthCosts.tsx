@@ -1,8 +1,7 @@
 import type { MonthSpent } from "@yonderfell/core";
 import { lazy, Suspense, type ReactElement } from "react";
 import { again } from "../../../ui/again.js";
-import { money } from "../../../words/money.js";
-import { chartWords, COST_PARTS, monthWords } from "./costWords.js";
+import { chartWords, COST_PARTS, moneyOrDash, monthWords } from "./costWords.js";
 
 const MoneyBars = lazy(again(() => import("../../../ui/MoneyBars.js")));
 
@@ -73,11 +72,11 @@ function MonthTable({ months }: { readonly months: readonly MonthSpent[] }): Rea
               </th>
               {COST_PARTS.map(([part]) => (
                 <td key={part} className="pr-5">
-                  {money(month[part], "")}
+                  {moneyOrDash(month[part])}
                 </td>
               ))}
-              <td className="font-semibold">{money(month.total, "")}</td>
-              {hasWarranty && <td className="pl-5">{money(month.warranty, "")}</td>}
+              <td className="font-semibold">{moneyOrDash(month.total)}</td>
+              {hasWarranty && <td className="pl-5">{moneyOrDash(month.warranty)}</td>}
             </tr>
           ))}
         </tbody>

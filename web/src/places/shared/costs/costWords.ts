@@ -40,6 +40,14 @@ function rateFigure(rate: number): string {
   return figure(rate, Math.abs(rate) < 1 ? 3 : 2);
 }
 
+/** `a km`, `an hour`. */
+const ofOne = (unit: Meter["unit"]): string => (unit === "h" ? "an hour" : `a ${unit}`);
+
+/** An amount of money in a table; a dash for none. */
+export function moneyOrDash(amount: number): string {
+  return amount === 0 ? "–" : money(amount, "");
+}
+
 /** What each meter ran, and what a unit of it cost: `0.086 cr a km over 11 800 km`. */
 export function runWords(
   { meters }: MachineCost,
@@ -52,7 +60,7 @@ export function runWords(
     const ran = amount(run, meter.unit);
     if (perUnit !== null) {
       const unit = currency === "" ? "" : `\u00a0${currency}`;
-      return [`${rateFigure(perUnit)}${unit} a ${meter.unit} over ${ran}`];
+      return [`${rateFigure(perUnit)}${unit} ${ofOne(meter.unit)} over ${ran}`];
     }
     // A run of which only a part is known is no measure of what all of the span cost.
     return [
