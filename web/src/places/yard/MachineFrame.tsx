@@ -1,5 +1,5 @@
 import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfell/core";
-import { Droplet, Gauge, NotebookPen, SearchCheck } from "lucide-react";
+import { Droplet, Gauge, NotebookPen, SearchCheck, type LucideIcon } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link, NavLink, useLocation, useParams } from "react-router";
 import { findingOpened, meterReadingOpened } from "../../session/session.js";
@@ -94,37 +94,61 @@ export function MachineFrame({
 
 function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement {
   const dispatch = useAppDispatch();
+  const { id, tag } = machine.machine;
   return (
-    <div className="flex flex-wrap gap-3 print:hidden">
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} `))}
-      >
-        <Gauge size={18} aria-hidden="true" />
-        Read a meter
-      </button>
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => dispatch(meterReadingOpened(`${machine.machine.tag} +`))}
-      >
-        <Droplet size={18} aria-hidden="true" />
-        Top up
-      </button>
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => dispatch(findingOpened(machine.machine.id))}
-      >
-        <SearchCheck size={18} aria-hidden="true" />
-        Note a finding
-      </button>
-      <Link to={`/log/${encodeURIComponent(machine.machine.id)}`} className={PRIMARY_BUTTON}>
-        <NotebookPen size={18} aria-hidden="true" />
+    // In one row at the machine too: what stands below must not be pushed down by what is pressed.
+    <div className="flex flex-wrap gap-3 max-sm:w-full max-sm:gap-1.5 print:hidden">
+      <Action
+        words="Read a meter"
+        short="Read"
+        icon={Gauge}
+        onPress={() => dispatch(meterReadingOpened(`${tag} `))}
+      />
+      <Action
+        words="Top up"
+        short="Top up"
+        icon={Droplet}
+        onPress={() => dispatch(meterReadingOpened(`${tag} +`))}
+      />
+      <Action
+        words="Note a finding"
+        short="Finding"
+        icon={SearchCheck}
+        onPress={() => dispatch(findingOpened(id))}
+      />
+      <Link to={`/log/${encodeURIComponent(id)}`} className={`${PRIMARY_BUTTON} ${NARROW}`}>
+        <NotebookPen size={18} aria-hidden="true" className="max-sm:hidden" />
         Log work
       </Link>
     </div>
+  );
+}
+
+/** Four of them share the width of a narrow screen. */
+const NARROW = "max-sm:flex-1 max-sm:justify-center max-sm:px-1 max-sm:whitespace-nowrap";
+
+function Action({
+  words,
+  short,
+  icon: Icon,
+  onPress,
+}: {
+  readonly words: string;
+  readonly short: string;
+  readonly icon: LucideIcon;
+  readonly onPress: () => void;
+}): ReactElement {
+  return (
+    <button
+      type="button"
+      aria-label={words}
+      className={`${QUIET_BUTTON} ${NARROW}`}
+      onClick={onPress}
+    >
+      <Icon size={18} aria-hidden="true" className="max-sm:hidden" />
+      <span className="max-sm:hidden">{words}</span>
+      <span className="sm:hidden">{short}</span>
+    </button>
   );
 }
 
