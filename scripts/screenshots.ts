@@ -6,7 +6,7 @@ import {
   type RunningApplication,
 } from "../e2e/application.js";
 import { bookFileText, type Book } from "@yonderfell/core";
-import { exportedText, giveFile } from "../e2e/steps.js";
+import { exportedText, giveFile, press, write } from "../e2e/steps.js";
 
 const FOLDER = fileURLToPath(new URL("../docs/screenshots/", import.meta.url));
 
@@ -44,7 +44,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
   { name: "plan", path: "yard/m-lunch/plan", wait: "own reminders" },
-  { name: "task", path: "yard/m-bus/plan/task/t-bus-oil", wait: "It reads" },
   {
     name: "schools",
     path: "yard/m-bus/plan/schools",
@@ -63,13 +62,29 @@ const SHOTS: readonly Shot[] = [
       await page.waitForSelector("canvas");
     },
   },
-  { name: "reading-sheet", path: "yard/readings", wait: "Cargo trike" },
+  { name: "findings", path: "rounds", wait: "Engine uses oil" },
   { name: "stores", path: "stores", wait: "Fluid products" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
-  { name: "log-work", path: "log/m-bus?task=t-bus-oil", wait: "next" },
+  {
+    name: "log-work",
+    path: "log/m-bus?task=t-bus-oil",
+    wait: "What it took",
+    then: async ({ page }) => {
+      await press(page, "As planned");
+      await waitForWords(page, "Cost so far");
+    },
+  },
   { name: "ledger", path: "ledger", wait: "The log" },
   { name: "books", path: "books", wait: "stands in this browser twice" },
-  { name: "tables", path: "tables", wait: "Write a table out", then: table },
+  {
+    name: "costs",
+    path: "ledger/costs",
+    wait: "By machine",
+    then: async ({ page }) => {
+      await page.waitForSelector("canvas");
+    },
+  },
+  { name: "reckoner", path: "yard/m-bus", wait: "Last filled", then: reckon },
   { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];
 
@@ -93,19 +108,15 @@ async function handOver({ page, address }: RunningApplication): Promise<void> {
   await waitForWords(page, "They differ: choose what stands");
 }
 
-/** A table of a shed's own, with something in doubt and something that cannot be read. */
-async function table({ page }: RunningApplication): Promise<void> {
-  const rows = [
-    "Fleet no;Odometer (km);Read on;Driver;Remarks",
-    "07;11 195;22.11.2026;E.T.;",
-    "07;10 010;20.11.2026;E.T.;after the round",
-    "7;11 230;23.11.2026;;",
-    "21;105 301,5;21.11.2026;;",
-    "21;105 320;22.11.2026;;by the pump",
-    "12;thirteen;19.11.2026;;",
-  ];
-  await giveFile(page, "shed-book.csv", rows.join("\r\n"));
-  await waitForWords(page, "not readable");
+/** A coolant that is too weak, on the bus. */
+async function reckon({ page }: RunningApplication): Promise<void> {
+  await page.keyboard.press("k");
+  await page.waitForSelector("[role=dialog]");
+  await press(page, "What to drain and fill for the frost wanted");
+  await write(page, "Missing now", "1 L");
+  await write(page, "In it now", "-16");
+  await write(page, "Wanted", "45");
+  await waitForWords(page, "Drain");
 }
 
 async function take(app: RunningApplication, shot: Shot): Promise<void> {

@@ -9,14 +9,14 @@ const BAD_MS = 20000;
 const ACTION =
   "flex min-h-10 min-w-10 shrink-0 items-center justify-center gap-1.5 px-2 hover:underline max-sm:min-h-12 max-sm:min-w-12";
 
-/** The short notes at the foot of the screen, in the middle: forms are saved at its left, rows edited at its right. Loaded with the first of them. */
+/** The short notes at the edge of the screen; loaded with the first of them. */
 export default function Notices(): ReactElement {
   const notices = useAppSelector((state) => state.session.notices);
   return (
     <section
       aria-label="Notes"
       aria-live="polite"
-      className="fixed bottom-4 left-1/2 -translate-x-1/2 z-50 max-sm:bottom-22 print:hidden w-[min(30rem,calc(100vw-2rem))]"
+      className="fixed right-4 bottom-4 z-50 max-sm:bottom-22 print:hidden w-[min(30rem,calc(100vw-2rem))]"
     >
       <ul className="flex flex-col gap-2">
         {notices.map((notice) => (

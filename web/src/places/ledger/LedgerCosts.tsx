@@ -2,7 +2,6 @@ import type { BoardMachine, MachineCost } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../session/store.js";
-import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted } from "../../words/format.js";
 import { money } from "../../words/money.js";
 import {
@@ -21,6 +20,7 @@ import { useSpan, type AskedSpan } from "../shared/costs/useSpan.js";
 import { useSpending } from "../shared/costs/useSpending.js";
 import { LedgerPage } from "./LedgerPage.js";
 import { machinePath } from "../shared/paths.js";
+import { ShowMore } from "../../ui/ShowMore.js";
 
 const AT_FIRST = 30;
 const MORE = 100;
@@ -78,7 +78,6 @@ function ByMachine({
   const [shown, setShown] = useState(AT_FIRST);
   const spent = costs.filter(({ total, warranty, missing }) => total + warranty + missing !== 0);
   const dearest = spent.toSorted((one, other) => other.total - one.total);
-  const rest = dearest.length - shown;
   const search = new URLSearchParams({
     span: asked.name,
     ...(asked.name === "days" ? asked.typed : {}),
@@ -112,15 +111,7 @@ function ByMachine({
           {counted(costs.length - dearest.length, "machine")} cost nothing in these days.
         </p>
       )}
-      {rest > 0 && (
-        <button
-          type="button"
-          className={`${QUIET_BUTTON} mt-3`}
-          onClick={() => setShown(shown + MORE)}
-        >
-          Show {counted(rest, "more", "more")}
-        </button>
-      )}
+      <ShowMore rest={dearest.length - shown} onMore={() => setShown(shown + MORE)} />
     </section>
   );
 }

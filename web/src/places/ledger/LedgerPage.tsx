@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from "react";
-import { NavLink } from "react-router";
 import { Page } from "../../ui/Page.js";
+import { Views } from "../../ui/Views.js";
 
 const VIEWS = [
   ["/ledger", "Log"],
@@ -23,20 +23,7 @@ export function LedgerPage({
       aside={
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2 print:hidden">
           {aside}
-          <nav aria-label="Ledger" className="flex flex-wrap gap-x-1">
-            {VIEWS.map(([path, words]) => (
-              <NavLink
-                key={path}
-                end
-                to={path}
-                className={({ isActive }) =>
-                  `flex min-h-10 items-center border-b-2 px-2.5 max-sm:min-h-12 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
-                }
-              >
-                {words}
-              </NavLink>
-            ))}
-          </nav>
+          <Views of="Ledger" views={VIEWS} />
         </div>
       }
     >

@@ -127,7 +127,7 @@ function Rule({
         strokeDasharray="6 4"
       />
       {hasWords && (
-        <text x={WIDE - ROOM.right} y={up(y) - 5} textAnchor="end" {...HALO}>
+        <text x={ROOM.left} y={up(y) + 15} {...HALO}>
           {label}
         </text>
       )}

@@ -21,27 +21,35 @@ const formOf = (name: string): SumForm => {
 };
 const plain = (text: string): string => text.replaceAll("\u00a0", " ").replaceAll("\u202f", " ");
 
+/** A word or a figure as it is typed; a dash for none. */
+const word = (value: unknown): string =>
+  typeof value === "string"
+    ? value
+    : value === null || value === undefined
+      ? "-"
+      : JSON.stringify(value);
+
 /** A line of something as it is typed: its figures and words in the order of the example. */
 function lineOf(field: string, one: unknown): string {
   if (Array.isArray(one)) return one.map((part) => lineOf(field, part)).join(" ");
-  if (typeof one !== "object" || one === null) return String(one ?? "-");
+  if (typeof one !== "object" || one === null) return word(one);
   const { warranty, onMark, values, oilLife, source, amount, ...rest } = one as Record<
     string,
     unknown
   >;
   if (values !== undefined) {
     const named = Object.entries(values as object).map((pair) => lineOf(field, pair));
-    return [oilLife, ...named].join(" ");
+    return [word(oilLife), ...named].join(" ");
   }
-  if (source !== undefined) return `${String(amount)} ${String(source)}`;
+  if (source !== undefined) return `${word(amount)} ${word(source)}`;
   if (field === "limits" || field === "lowest") {
     const { watch, stop } = rest as Record<string, unknown>;
-    return `${String(watch ?? "-")} ${String(stop ?? "-")}`;
+    return `${word(watch)} ${word(stop)}`;
   }
   const known = Object.values(rest).filter((value) => value !== null && value !== undefined);
   const first = amount === undefined ? known : field === "fills" ? [amount] : [...known, amount];
-  const word = warranty === true ? "warranty" : onMark === true ? "mark" : "";
-  return [...first, word].filter((part) => part !== "").join(" ");
+  const flag = warranty === true ? "warranty" : onMark === true ? "mark" : "";
+  return [...first.map(word), flag].filter((part) => part !== "").join(" ");
 }
 
 /** What a person types for a value of a field. */
@@ -59,8 +67,7 @@ function textOf(name: string, input: FieldInput, value: unknown): string {
       return (value as string[]).join(",");
     case "lines": {
       if (input.gather === "one") return lineOf(name, value);
-      const all: unknown[] =
-        input.gather === "list" ? (value as unknown[]) : Object.entries(value as object);
+      const all: unknown[] = input.gather === "list" ? (value as unknown[]) : Object.entries(value);
       return all.map((one) => lineOf(name, one)).join("\n");
     }
     case "quantity":
@@ -68,7 +75,7 @@ function textOf(name: string, input: FieldInput, value: unknown): string {
     case "choice":
     case "text":
     case "day":
-      return String(value);
+      return word(value);
   }
 }
 

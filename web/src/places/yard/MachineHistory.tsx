@@ -2,14 +2,15 @@ import { dayOf, type MachineBook } from "@yonderfell/core";
 import { BookText } from "lucide-react";
 import { useEffect, useRef, useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { counted, fullDate } from "../../words/format.js";
+import { fullDate } from "../../words/format.js";
 import type { WorkNames } from "../../words/workWords.js";
 import { WhatItTook } from "../shared/logging/WhatItTook.js";
 import { figuresOf, standsAs, titleOf } from "./historyWords.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
 import { useWorkNames } from "../../session/useWorkNames.js";
 import { correctionPath, machinePath } from "../shared/paths.js";
+import { CheckField } from "../../ui/fields.js";
+import { ShowMore } from "../../ui/ShowMore.js";
 
 const AT_FIRST = 12;
 const MORE = 50;
@@ -31,7 +32,6 @@ export function MachineHistory({
   const superseded = replacedIn(book);
   const names = useWorkNames(book.machines[0].id, book.entries);
   const items = historyOf(book).filter((item) => withReadings || item.kind !== "readings");
-  const rest = items.length - shown;
   return (
     <section aria-labelledby="history" className="mt-8">
       <HistoryHead machine={book.machines[0].id} {...{ withReadings, setWithReadings }} />
@@ -47,15 +47,11 @@ export function MachineHistory({
           />
         ))}
       </ul>
-      {rest > 0 && (
-        <button
-          type="button"
-          className={`${QUIET_BUTTON} mt-3`}
-          onClick={() => setShown(shown + MORE)}
-        >
-          Show older, {counted(rest, "more", "more")}
-        </button>
-      )}
+      <ShowMore
+        rest={items.length - shown}
+        words="Show older,"
+        onMore={() => setShown(shown + MORE)}
+      />
     </section>
   );
 }
@@ -75,15 +71,7 @@ function HistoryHead({
         History
       </h2>
       <div className="flex flex-wrap items-center gap-x-6">
-        <label className="flex min-h-10 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--clear)"
-            checked={withReadings}
-            onChange={(event) => setWithReadings(event.target.checked)}
-          />
-          Meter readings too
-        </label>
+        <CheckField label="Meter readings too" value={withReadings} onChange={setWithReadings} />
         <Link
           to={machinePath(machine, "/logbook")}
           className="flex min-h-10 items-center gap-2 text-clear hover:underline max-sm:min-h-12"

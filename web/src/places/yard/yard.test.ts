@@ -12,7 +12,7 @@ import {
 import { BOOK, TODAY } from "../../../test/skarrowVale.js";
 import { lookingAhead } from "../../data/lookingAhead.js";
 import { answerFrom, figuresFor, NO_FIGURES } from "../shared/logging/figureAnswer.js";
-import { historyDay, historyOf, replacedIn } from "./history.js";
+import { historyDay, historyOf, logbookOf, replacedIn } from "./history.js";
 import { outlookOf, understood } from "./readingModel.js";
 import { correctionPath } from "../shared/paths.js";
 
@@ -122,4 +122,24 @@ test("a withdrawn record stays in the history and is known to be replaced", () =
 
 test("addresses of corrections hold any id", () => {
   expect(correctionPath("a/b", "readings", "x y#?")).toBe("/correct/a%2Fb/readings/x%20y%23%3F");
+});
+
+test("a logbook tells what stands, from the first day on, with readings only where they are wanted", () => {
+  const bus = book("m-bus");
+  const all = logbookOf(bus, true);
+  const days = all.map(historyDay);
+  expect(days).toEqual(days.toSorted((one, other) => one - other));
+  const replaced = replacedIn(bus);
+  expect(all.some(({ record }) => record.void === true || replaced.has(record.id))).toBe(false);
+  const work = logbookOf(bus, false);
+  expect(work.length).toBeLessThan(all.length);
+  expect(work).toEqual(all.filter(({ kind }) => kind !== "readings"));
+  const [first] = work.filter(({ kind }) => kind === "entries");
+  if (first === undefined) throw new Error("the bus has a log");
+  const gone = withdrawRecord(bus, "entries", first.record.id, lookingAhead(TODAY));
+  if (!gone.ok) throw new Error("it can be withdrawn");
+  const after = applyChange(bus, gone.value);
+  expect(logbookOf(after, false).map(({ record }) => record.id)).toEqual(
+    work.map(({ record }) => record.id).filter((id) => id !== first.record.id),
+  );
 });

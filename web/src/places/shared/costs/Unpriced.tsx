@@ -1,11 +1,11 @@
 import { dayOf, type BoardMachine, type UnpricedLine } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { counted, fullDate } from "../../../words/format.js";
 import { LINE_WORDS } from "./costWords.js";
 import type { LineNames } from "./useLineNames.js";
 import { correctionPath } from "../paths.js";
+import { ShowMore } from "../../../ui/ShowMore.js";
 
 const AT_FIRST = 8;
 const MORE = 50;
@@ -23,7 +23,6 @@ export function Unpriced({
 }): ReactElement | null {
   const [shown, setShown] = useState(AT_FIRST);
   if (lines.length === 0) return null;
-  const rest = lines.length - shown;
   return (
     <section aria-labelledby="unpriced" className="mt-6">
       <h2 id="unpriced" className="text-large font-bold">
@@ -43,15 +42,11 @@ export function Unpriced({
           />
         ))}
       </ul>
-      {rest > 0 && (
-        <button
-          type="button"
-          className={`${QUIET_BUTTON} mt-3`}
-          onClick={() => setShown(shown + MORE)}
-        >
-          Show older, {counted(rest, "more", "more")}
-        </button>
-      )}
+      <ShowMore
+        rest={lines.length - shown}
+        words="Show older,"
+        onMore={() => setShown(shown + MORE)}
+      />
     </section>
   );
 }

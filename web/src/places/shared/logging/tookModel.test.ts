@@ -2,12 +2,14 @@ import {
   machineBookOf,
   machinePlateOf,
   plannedWork,
+  settingsOf,
   type Entry,
   type MachineId,
   type PlannedWork,
 } from "@yonderfell/core";
-import { BOOK } from "../../../../test/skarrowVale.js";
+import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
 import type { WorkSource } from "../../../session/useWorkSource.js";
+import { logOutlook } from "./logModel.js";
 import {
   formTookOf,
   NOTHING_TOOK,
@@ -148,4 +150,32 @@ test("another product brings its price, another person the rate", () => {
   expect(other.price).not.toBe(fluid.price);
   const row = repersoned({ person: "pe-rigg", minutes: "30", rate: "", kept: "" }, source());
   expect(row.rate).toBe("38");
+});
+
+test("an amount over 5 % off the working capacity needs a word, and a word is enough", () => {
+  const [row] = takenAsPlanned(plan("t-bus-oil"), NOTHING_TOOK).fluids;
+  if (row === undefined) throw new Error("an oil change takes oil");
+  const asked = (amount: string, note: string): string[] => {
+    const form = {
+      ...{ date: "2026-11-23", tasks: ["t-bus-oil"], tests: [], papers: [] },
+      ...{ followUps: "" as const, figures: [], note },
+      took: { ...NOTHING_TOOK, fluids: [{ ...row, in: amount }] },
+    };
+    const around = { settings: settingsOf(BOOK), today: TODAY, correcting: null, work: source() };
+    return logOutlook(source().book, form, around).issues.map(({ code }) => code);
+  };
+  expect(asked("12.6 L", "")).toEqual([]);
+  // 5 % off 12.6 L is 13.23 L and 11.97 L.
+  expect(asked("13.2", "")).toEqual([]);
+  expect(asked("13.3", "")).toEqual(["needs-a-word"]);
+  expect(asked("11.9", "")).toEqual(["needs-a-word"]);
+  expect(asked("13.3", "the cooler was off")).toEqual([]);
+});
+
+test("what was measured goes through the form as it was, and can be left out", () => {
+  const measure = { name: "battery, at rest", readings: [{ value: 12.3, unit: "V" }] };
+  const entry = { id: "e", machine: "m-bus", date: "2026-11-20", measures: [measure] };
+  const took = formTookOf(entry as unknown as Entry);
+  expect(read(took).took.measures).toEqual([measure]);
+  expect(read({ ...took, measures: [] }).took.measures).toEqual([]);
 });
