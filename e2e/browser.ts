@@ -12,6 +12,8 @@ const FLAGS = [
   "--disable-background-networking",
   "--disable-component-update",
   "--disable-sync",
+  // A scroll by key is at its end at once: where it is animated, what is drawn over it meanwhile moves its end.
+  "--disable-smooth-scrolling",
   // A page that is left ends: kept frozen instead, with its workers and its database, it hung the next one in half of the runs of a bench.
   "--disable-features=BackForwardCache",
 ];

@@ -30,6 +30,7 @@ export const USAGE = [
   "yonderfell costs BOOK --from YYYY-MM-DD --to YYYY-MM-DD [--json]",
   "yonderfell stock BOOK --on YYYY-MM-DD [--json]",
   "yonderfell waste BOOK --on YYYY-MM-DD [--json]",
+  "yonderfell card BOOK MACHINE TASK… [--json]",
   "yonderfell job FILE [--now MS] [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
@@ -95,7 +96,7 @@ export function optionsFrom(words: readonly string[]): Options {
   const command = COMMANDS.find((one) => one === word);
   if (command === undefined) {
     throw new Problem(
-      `expected due, check, costs, stock, waste, job, reckon or help (found ${JSON.stringify(word)})`,
+      `expected due, check, costs, stock, waste, card, job, reckon or help (found ${JSON.stringify(word)})`,
     );
   }
   const on = dayFrom("--on", values.on);

@@ -136,7 +136,7 @@ test.each([
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
   [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
-  [["list"], /expected due, check, costs, stock, waste, job, reckon or help/],
+  [["list"], /expected due, check, costs, stock, waste, card, job, reckon or help/],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });
@@ -314,6 +314,36 @@ test.each([
   [["job", jobFile("j5", { job: { steps: [{ id: "a", kind: "paint" }] } })], /kind: expected do, /],
   [["job", jobFile("j6", { events: [{ id: "e" }] })], /events\[0\]\.at: expected milliseconds/],
   [["job", file("j7.json", "{")], /expected a job with its events as JSON/],
+])("%j is answered with what was expected", (words, complaint) => {
+  const ending = run(words, TODAY);
+  expect(ending).toMatchObject({ status: 2, output: "" });
+  expect(ending.complaint).toMatch(complaint);
+});
+
+test("a card is made for tasks by name or id; as a table it tells what to lay out", () => {
+  const made = run(["card", GOOD, "07", "engine oil and filter", "t-bus-coolant", "--json"], TODAY);
+  expect(made.status).toBe(0);
+  const answer = JSON.parse(made.output) as {
+    readonly tasks: readonly string[];
+    readonly steps: readonly { readonly kind: string }[];
+    readonly issues: readonly unknown[];
+  };
+  expect(answer.tasks).toEqual(["t-bus-oil", "t-bus-coolant"]);
+  expect(answer.issues).toEqual([]);
+  expect(answer.steps.filter(({ kind }) => kind === "drain")).toHaveLength(2);
+  const table = run(["card", GOOD, "07", "t-bus-oil"], TODAY).output;
+  expect(table).toMatch(/^Card for 07 Library bus/);
+  expect(table).toMatch(/Laid out: 12\.6 L Fellmaster 15W-40; 1 x HD 4510/);
+  expect(table).toMatch(/Drain pan: 12\.6 L at least/);
+});
+
+test.each([
+  [["card"], /expected the file of a book/],
+  [["card", GOOD], /expected a machine/],
+  [["card", GOOD, "07"], /expected one task or more/],
+  [["card", GOOD, "99", "oil"], /no machine "99"/],
+  [["card", GOOD, "07", "tea"], /07 has no task "tea" \(it has .*Engine oil and filter/],
+  [["card", GOOD, "07", "t-bus-oil", "--paper"], /--paper/],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });

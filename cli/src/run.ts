@@ -13,6 +13,7 @@ import { openBook } from "./bookFile.js";
 import { checkReport } from "./checkReport.js";
 import { costsTable } from "./costsTable.js";
 import { dueTable } from "./dueTable.js";
+import { card, cardAsked } from "./card.js";
 import { job } from "./job.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
@@ -81,6 +82,11 @@ function output(options: Options, now: DayNumber): string {
   }
 }
 
+function cardFor(words: readonly string[], now: DayNumber): string {
+  const asked = cardAsked(words);
+  return card(asked, openBook(asked.file).book, now);
+}
+
 /** Runs the command line. `now` is the day it is, for what is asked without a day. */
 export function run(
   words: readonly string[],
@@ -93,7 +99,9 @@ export function run(
       ? reckon(others, readInput)
       : command === "job"
         ? job(others)
-        : output(optionsFrom(words), now);
+        : command === "card"
+          ? cardFor(others, now)
+          : output(optionsFrom(words), now);
   try {
     return { status: 0, output: answer(), complaint: "" };
   } catch (error) {

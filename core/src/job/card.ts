@@ -24,6 +24,8 @@ export interface CardStep {
   readonly pass?: Maybe<number>;
   readonly wanted?: Maybe<number>;
   readonly inFirst?: Maybe<boolean>;
+  readonly part?: Maybe<string>;
+  readonly count?: Maybe<number>;
   readonly minutes?: Maybe<number>;
   readonly least?: Maybe<number>;
   readonly most?: Maybe<number>;

@@ -1,0 +1,197 @@
+import {
+  dayOf,
+  DANGERS,
+  jobState,
+  machinePlateOf,
+  makeCard,
+  METHODS,
+  type MadeCard,
+  type MachineId,
+  type Task,
+  type TaskId,
+} from "@yonderfell/core";
+import { demonstrationBook } from "./demonstrationBook.js";
+
+const BOOK = demonstrationBook(dayOf("2026-11-23"));
+const TASKS = BOOK.tasks ?? [];
+
+function cardOf(tasks: readonly Task[]): MadeCard {
+  const [first] = tasks;
+  if (first === undefined) throw new Error("a card needs a task");
+  return makeCard(tasks, {
+    plate: machinePlateOf(BOOK, first.machine),
+    ...{ parts: BOOK.parts ?? [], products: BOOK.products ?? [] },
+    stockMoves: BOOK.stockMoves ?? [],
+  });
+}
+
+const named = (...ids: string[]): Task[] =>
+  ids.map((id) => {
+    const task = TASKS.find((one) => one.id === id);
+    if (task === undefined) throw new Error(`no task ${id}`);
+    return task;
+  });
+const kinds = ({ steps }: MadeCard): string[] => steps.map(({ kind }) => kind);
+const place = (card: MadeCard, words: RegExp): number =>
+  card.steps.findIndex(({ name }) => words.test(name ?? ""));
+
+test("each task of the demonstration makes a card that can be begun, with a step for it or a word to others", () => {
+  for (const task of TASKS) {
+    const card = cardOf([task]);
+    expect([task.id, card.issues]).toEqual([task.id, []]);
+    const isOutside = (task.outside ?? null) !== null;
+    const own = card.steps.filter(({ kind }) => kind !== "caution");
+    expect([task.id, own.length > 0]).toEqual([task.id, !isOutside]);
+    expect(card.forOthers).toHaveLength(isOutside ? 1 : 0);
+  }
+});
+
+test("all tasks of a machine together make one card that can be begun; each keeps its steps", () => {
+  for (const { id } of BOOK.machines ?? []) {
+    const tasks = TASKS.filter(({ machine }) => machine === id);
+    if (tasks.length === 0) continue;
+    const card = cardOf(tasks);
+    expect([id, card.issues]).toEqual([id, []]);
+    const own = tasks.filter(({ outside }) => (outside ?? null) === null);
+    const withSteps = new Set(card.steps.flatMap(({ tasks: of }) => of ?? []));
+    expect(own.map((task) => task.id as string).filter((task) => !withSteps.has(task))).toEqual([]);
+    expect(new Set(card.steps.map((step) => step.id)).size).toBe(card.steps.length);
+  }
+});
+
+test("an oil change: the filler before the drain, the magnet before the plug, filter and washer, then filled, then run", () => {
+  const card = cardOf(named("t-bus-oil"));
+  const order = kinds(card).filter((kind) => kind !== "caution");
+  expect(order.indexOf("open")).toBeLessThan(order.indexOf("drain"));
+  expect(order.indexOf("fill")).toBeLessThan(order.indexOf("run"));
+  expect(place(card, /magnet/)).toBeLessThan(place(card, /back with a new/));
+  const fits = card.steps.filter(({ kind }) => kind === "fit");
+  expect(fits.map(({ name }) => name)).toEqual([
+    expect.stringContaining("Oil filter"),
+    expect.stringContaining("Copper washer"),
+  ]);
+  expect(card.steps.find(({ kind }) => kind === "drain")?.expected).toBeCloseTo(12.6, 9);
+  expect(card.pan).toBeCloseTo(12.6, 9);
+  expect(card.takes.fluids[0]?.product?.name).toBe("Fellmaster 15W-40");
+  // Its bonnet is opened before all and shut after all, each once.
+  const opened = place(card, /^Open up/);
+  expect(opened).toBeGreaterThan(-1);
+  expect(opened).toBeLessThan(card.steps.findIndex(({ kind }) => kind === "open"));
+  expect(card.steps.at(-1)?.name).toMatch(/^Shut again/);
+  expect(card.steps.at(-2)?.kind).toBe("reset");
+});
+
+test("oil and coolant together: both fillers before anything is drained, both full before it runs, each caution once", () => {
+  const card = cardOf(named("t-bus-oil", "t-bus-coolant", "t-bus-gearbox"));
+  const order = kinds(card);
+  expect(order.lastIndexOf("open")).toBeLessThan(order.indexOf("drain"));
+  expect(order.lastIndexOf("fill")).toBeLessThan(order.indexOf("run"));
+  const cautions = card.steps.filter(({ kind }) => kind === "caution").map(({ name }) => name);
+  expect(new Set(cautions).size).toBe(cautions.length);
+  expect(card.tools.length).toBeGreaterThan(0);
+});
+
+test("done in order, step by step, nothing is held and nothing is left unfinished", () => {
+  for (const ids of [["t-bus-oil", "t-bus-coolant"], ["t-bus-brake-fluid"], ["t-bus-brakes"]]) {
+    const card = cardOf(named(...ids));
+    let at = 0;
+    const told = (step: string, event: object): object => ({
+      ...{ id: `e${String((at += 1)).padStart(4, "0")}`, at, by: "ET", step },
+      ...event,
+    });
+    const events = card.steps.flatMap(({ id, kind, points = [] }) => {
+      const each = (points ?? []).length === 0 ? [{}] : (points ?? []).map((point) => ({ point }));
+      switch (kind) {
+        case "drain":
+          return [told(id, { do: "out", amount: 4 }), told(id, { do: "tick" })];
+        case "passes":
+          return [
+            ...[told(id, { do: "in", amount: 1 }), told(id, { do: "out", amount: 1 })],
+            told(id, { do: "tick" }),
+          ];
+        case "fill":
+          return [
+            ...[told(id, { do: "in", amount: 4 }), told(id, { do: "level", level: "mark" })],
+            told(id, { do: "tick" }),
+          ];
+        case "look":
+          return [
+            ...each.map((point) => told(id, { do: "judge", verdict: "sound", ...point })),
+            told(id, { do: "tick" }),
+          ];
+        case "measure":
+          return [told(id, { do: "reading", value: 5 }), told(id, { do: "tick" })];
+        case "wait":
+          return [told(id, { do: "start" }), told(id, { do: "tick", reason: "cold already" })];
+        case "do":
+        case "caution":
+        case "open":
+        case "close":
+        case "torque":
+        case "fit":
+        case "run":
+        case "reset":
+          return each.map((point) => told(id, { do: "tick", ...point }));
+      }
+    });
+    const state = jobState(card, events as never);
+    expect(state.rejected).toEqual([]);
+    expect(state.outOfOrder).toEqual([]);
+    expect(state.unfinished).toEqual([]);
+    expect(state.tasks.map((task) => task.state)).toEqual(ids.map(() => "done"));
+  }
+});
+
+const PROBE: readonly (readonly [string, readonly string[]])[] = [
+  ["it starts or moves by itself", ["t-bus-oil"]],
+  ["raised machine", ["t-bus-brakes"]],
+  ["hot cooling system", ["t-bus-coolant"]],
+  ["hot oil and exhausts", ["t-bus-oil"]],
+  ["used oil on skin", ["t-bus-gearbox"]],
+  ["waste", ["t-bus-oil"]],
+  ["fuel and vapour", ["t-bus-fuel"]],
+  ["pressurised jets", ["t-carr-hyd"]],
+  ["raised arms and tilt cabs", ["t-mower-hydraulic"]],
+  ["brakes and steering", ["t-bus-brakes"]],
+  ["fluids that harm paint", ["t-bus-brake-fluid"]],
+  ["refrigerant", ["t-lunch-fridge"]],
+  ["batteries", ["t-post-loop"]],
+  ["stored energy", ["t-hatch-belt"]],
+  ["heavy parts", ["t-bus-brakes"]],
+  ["running engine indoors", ["t-bus-oil"]],
+  ["rotating parts", ["t-mower-belt"]],
+];
+
+test.each(PROBE)("%s: its caution stands before the first step it concerns", (danger, ids) => {
+  const found = DANGERS.find((one) => one.danger === danger);
+  if (found === undefined) throw new Error(`no danger ${danger}`);
+  const tasks = named(...ids).map((task) => ({ ...task, outside: null }));
+  const card = cardOf(tasks);
+  const caution = card.steps.findIndex(({ name }) => name === found.name);
+  expect(caution).toBeGreaterThanOrEqual(0);
+  const concerned = card.steps.findIndex((step) => {
+    const kind = (BOOK.fluids ?? []).find(({ id }) => id === step.system)?.kind ?? null;
+    const about = tasks.map(({ name }) => name).join(" ");
+    return step.kind !== "caution" && found.concerns({ ...step, fluidKind: kind, about });
+  });
+  expect(concerned).toBeGreaterThan(caution);
+});
+
+test("every danger is probed, and every method fits some task", () => {
+  expect(PROBE.map(([danger]) => danger)).toEqual(DANGERS.map(({ danger }) => danger));
+  for (const { words } of METHODS) expect(TASKS.some(({ name }) => words.test(name))).toBe(true);
+});
+
+test("what the plate does not have is said, and the words stay whole", () => {
+  const tasks = named("t-pump-oil");
+  const id = tasks[0]?.machine as MachineId;
+  const bare = { fluids: [], servicePoints: [], specifications: [], fitments: [] };
+  const from = { parts: [], products: [], stockMoves: [] };
+  const none = makeCard(tasks, { ...from, plate: bare });
+  expect(none.lacks).toEqual([{ code: "system", task: "t-pump-oil" as TaskId }]);
+  expect(none.issues).toEqual([]);
+  const plate = machinePlateOf(BOOK, id);
+  const some = makeCard(tasks, { ...from, plate: { ...plate, servicePoints: [] } });
+  expect(some.lacks.some(({ code }) => code === "point")).toBe(true);
+  for (const { name } of some.steps) expect(name).toMatch(/^[A-Z][^$]+$/);
+});
