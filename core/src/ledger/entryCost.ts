@@ -32,6 +32,8 @@ export interface CostLine {
   readonly kind: Exclude<keyof EntryCost, "missing">;
   /** What was used, who worked, or what was paid for: an id where the book knows it, else words. */
   readonly what: string;
+  /** Its place in its list of the entry, from 0. */
+  readonly at: number;
   /** Money; null where the price, rate or amount is not known. */
   readonly amount: number | null;
 }
@@ -48,17 +50,21 @@ type Lines = Pick<Entry, "parts" | "fluids" | "work" | "costs">;
 /** The lines of an entry that cost something, parts first, then fluids, work and the rest, each as it is written. */
 export function costLines({ parts, fluids, work, costs }: Lines): CostLine[] {
   return [
-    ...(parts ?? []).filter(isPaid).map(({ part, count, price }): CostLine => ({
-      ...{ kind: "parts", what: part, amount: times(count, price) },
+    ...(parts ?? []).flatMap((used, at): CostLine[] =>
+      isPaid(used)
+        ? [{ kind: "parts", what: used.part, at, amount: times(used.count, used.price) }]
+        : [],
+    ),
+    ...(fluids ?? []).flatMap((used, at): CostLine[] =>
+      isPaid(used)
+        ? [{ kind: "fluids", what: used.product ?? used.fluid, at, amount: fluidCost(used) }]
+        : [],
+    ),
+    ...(work ?? []).map(({ person, minutes, rate }, at): CostLine => ({
+      ...{ kind: "work", what: person, at, amount: times(minutes / MINUTES_IN_HOUR, rate) },
     })),
-    ...(fluids ?? []).filter(isPaid).map((used): CostLine => ({
-      ...{ kind: "fluids", what: used.product ?? used.fluid, amount: fluidCost(used) },
-    })),
-    ...(work ?? []).map(({ person, minutes, rate }): CostLine => ({
-      ...{ kind: "work", what: person, amount: times(minutes / MINUTES_IN_HOUR, rate) },
-    })),
-    ...(costs ?? []).map(({ what, amount }): CostLine => ({
-      ...{ kind: "other", what, amount: amount ?? null },
+    ...(costs ?? []).map(({ what, amount }, at): CostLine => ({
+      ...{ kind: "other", what, at, amount: amount ?? null },
     })),
   ];
 }

@@ -21,8 +21,8 @@ const BOOK = {
         { fluid: "axle", out: L(1) },
       ],
       parts: [
-        { part: "filter", count: 1 },
         { part: "hose", count: 1, from: "supplied" },
+        { part: "filter", count: 1 },
       ],
     }),
     entry("recall", "2026-01-20", { warranty: true, work: [{ person: "guest", minutes: 60 }] }),
@@ -61,10 +61,10 @@ test("month by month it adds up to what the machines cost, months without anythi
 
 test("each line without a price is named, the latest first; none of what came under warranty or was supplied", () => {
   const { unpriced, costs } = spending(BOOK, SPAN);
-  expect(unpriced.map(({ entry: id, kind, what }) => [id, kind, what])).toEqual([
-    ["belt", "other", "alignment"],
-    ["oil", "parts", "filter"],
-    ["oil", "fluids", "box"],
+  expect(unpriced.map(({ entry: id, kind, what, at }) => [id, kind, what, at])).toEqual([
+    ["belt", "other", "alignment", 0],
+    ["oil", "parts", "filter", 1],
+    ["oil", "fluids", "box", 1],
   ]);
   expect(unpriced).toHaveLength(costs.machines.reduce((sum, { missing }) => sum + missing, 0));
 });

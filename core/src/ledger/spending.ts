@@ -25,7 +25,7 @@ export interface MonthSpent extends EntryCost {
 }
 
 /** A line of an entry of which nobody knows what it cost. */
-export interface UnpricedLine extends Pick<CostLine, "kind" | "what"> {
+export interface UnpricedLine extends Pick<CostLine, "kind" | "what" | "at"> {
   readonly machine: MachineId;
   readonly entry: EntryId;
   readonly date: string;
@@ -90,8 +90,8 @@ export function spending(
     .flatMap((entry) =>
       costLines(entry)
         .filter(({ amount }) => amount === null)
-        .map(({ kind, what }): UnpricedLine => ({
-          ...{ kind, what, machine: entry.machine, entry: entry.id, date: entry.date },
+        .map(({ kind, what, at }): UnpricedLine => ({
+          ...{ kind, what, at, machine: entry.machine, entry: entry.id, date: entry.date },
         })),
     );
   return {

@@ -5,13 +5,22 @@ import { findingTitle } from "../words/findingWords.js";
 import type { WorkNames } from "../words/workWords.js";
 import { useBook } from "./openBook.js";
 
-/** A way to names by id. */
+type Names = (id: string, unknown?: string) => string;
+
+/** A way to names by id; one that is not known is told as it is, or by another word. */
 function namesOf<T extends { readonly id: string }>(
   records: readonly T[],
   nameOf: (record: T) => string,
-): (id: string) => string {
+): Names {
   const names = new Map(records.map((record) => [record.id, nameOf(record)]));
-  return (id) => names.get(id) ?? id;
+  return (id, unknown = id) => names.get(id) ?? unknown;
+}
+
+/** Names as they were read, and for which machines. */
+interface ReadNames extends WorkNames {
+  readonly key: string;
+  readonly fluid: Names;
+  readonly finding: Names;
 }
 
 const machinesOf = (entries: readonly Entry[]): MachineId[] => [
@@ -42,7 +51,8 @@ export function useWorkNames(
   const told = entries ?? [];
   const filled = machinesOf(told.filter(({ fluids }) => (fluids ?? []).length > 0));
   const closing = machinesOf(told.filter(({ closes }) => (closes ?? []).length > 0));
-  const read = async (): Promise<WorkNames> => {
+  const key = JSON.stringify([filled, closing]);
+  const read = async (): Promise<ReadNames> => {
     const [fluids, findings, products, parts, people, settings] = await Promise.all([
       fluidsOf(storage, filled),
       findingsOf(storage, closing),
@@ -52,6 +62,7 @@ export function useWorkNames(
       storage.ownSettings(),
     ]);
     return {
+      key,
       fluid: namesOf(fluids, ({ system }) => system),
       finding: namesOf(findings, findingTitle),
       product: namesOf(products, ({ name }) => name),
@@ -60,5 +71,12 @@ export function useWorkNames(
       currency: settings?.currency ?? "",
     };
   };
-  return useLiveOf(of, read, [storage, JSON.stringify([filled, closing])]);
+  const found = useLiveOf(of, read, [storage, key]);
+  if (found === undefined || found.key === key) return found;
+  // Of machines that are just being read nothing is told by its id meanwhile.
+  return {
+    ...found,
+    fluid: (id) => found.fluid(id, ""),
+    finding: (id) => found.finding(id, "a finding"),
+  };
 }

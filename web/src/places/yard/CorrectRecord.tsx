@@ -12,7 +12,7 @@ import {
   type Settings,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useCommands } from "../../session/useCommands.js";
 import { useMachineBook } from "../../session/useMachineBook.js";
 import { useWorkSource } from "../../session/useWorkSource.js";
@@ -101,11 +101,13 @@ function CorrectEntry({
   readonly entry: Entry;
 }): ReactElement | null {
   const [correcting] = useState(entry);
+  const [search] = useSearchParams();
   const kept = useKeptForm(draftKeyOf(entry.machine, entry.id));
   const work = useWorkSource(entry.machine);
   if (kept === undefined || !work) return null;
   const none = { asked: NONE, closes: NONE, measures: NONE };
-  return <LogWorkForm {...{ book, settings, work, kept, correcting, ...none }} />;
+  const row = search.get("row") ?? "";
+  return <LogWorkForm {...{ book, settings, work, kept, correcting, row, ...none }} />;
 }
 
 const alreadyWords = (_: NotCorrectable): string =>

@@ -65,7 +65,11 @@ function ReadingForm(): ReactElement {
         </p>
       )}
       <div className="sticky bottom-0 bg-ground py-2">
-        <button type="submit" className={PRIMARY_BUTTON} disabled={outlook?.code !== "fits"}>
+        <button
+          type="submit"
+          className={PRIMARY_BUTTON}
+          disabled={!state.isBeingRead && outlook?.code !== "fits"}
+        >
           {reading.ok && reading.value.topUp !== null ? "Save the top-up" : "Save the reading"}
         </button>
       </div>

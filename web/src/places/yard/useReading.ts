@@ -10,7 +10,7 @@ import {
   type ReadingLineIssue,
   type Result,
 } from "@yonderfell/core";
-import { useMemo, useState, type FormEvent, type RefObject } from "react";
+import { useEffect, useMemo, useRef, useState, type FormEvent, type RefObject } from "react";
 import { useCommands } from "../../session/useCommands.js";
 import { useBookGallons } from "../../session/useBookGallons.js";
 import { useAppSelector } from "../../session/store.js";
@@ -57,6 +57,8 @@ export interface ReadingState {
   readonly choice: AnswerChoice | null;
   readonly figures: AnswerFigures;
   readonly outlook: Outlook | null;
+  /** Whether what it needs of the book is still being read; saved now, it is as soon as that is there. */
+  readonly isBeingRead: boolean;
   readonly saved: SavedReading | null;
   readonly failure: string;
   readonly retype: (line: string) => void;
@@ -97,6 +99,24 @@ function useLine(): {
   return { reading: understood(line, machines, gallons), line, setLine };
 }
 
+/** Saves what stands on the line; Enter that came before the book was read is meant all the same, until it is typed again. */
+function useSaveWhenRead(
+  isMeantRef: RefObject<boolean>,
+  { isBeingRead, isReady }: { readonly isBeingRead: boolean; readonly isReady: boolean },
+  write: () => Promise<void>,
+): ReadingState["save"] {
+  useEffect(() => {
+    if (!isMeantRef.current || isBeingRead) return;
+    isMeantRef.current = false;
+    if (isReady) void write();
+  });
+  return async (event) => {
+    event.preventDefault();
+    isMeantRef.current = isBeingRead;
+    if (isReady) await write();
+  };
+}
+
 /** The state of the reading line; `field` is where it is typed. */
 export function useReading(field: RefObject<HTMLInputElement | null>): ReadingState {
   const today = useAppSelector((state) => state.session.today);
@@ -115,7 +135,11 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
   const looked = useOutlook(reading, input);
   const { doubt, outlook } = looked;
 
+  const isBeingRead =
+    reading.ok && day !== null && (topUp === undefined || (input !== null && outlook === null));
+  const isMeantRef = useRef(false);
   const retype = (text: string): void => {
+    isMeantRef.current = false;
     setLine(text);
     setChoice(null);
     setFigures(NO_FIGURES);
@@ -146,13 +170,12 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
       },
     );
   };
-  const save = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
-    if (!reading.ok || input === null || outlook?.code !== "fits") return;
-    await write(reading.value, input);
-  };
+  const isReady = reading.ok && input !== null && outlook?.code === "fits";
+  const save = useSaveWhenRead(isMeantRef, { isBeingRead, isReady }, () =>
+    reading.ok && input !== null ? write(reading.value, input) : Promise.resolve(),
+  );
   const shown = { line, date, day, reading, meter, topUp, choice, figures, saved, failure };
-  return { ...shown, ...looked, retype, setDate, choose, setFigures, save };
+  return { ...shown, ...looked, isBeingRead, retype, setDate, choose, setFigures, save };
 }
 
 function inputOf(

@@ -7,6 +7,9 @@ import type { LineNames } from "./useLineNames.js";
 import { correctionPath } from "../paths.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
 
+/** In which list of the form of work a line is. */
+const ROW = { parts: "parts", fluids: "fluids", work: "work", other: "costs" } as const;
+
 const AT_FIRST = 8;
 const MORE = 50;
 
@@ -74,7 +77,7 @@ function UnpricedRow({
         <span className="text-quiet">{LINE_WORDS[line.kind]}:</span> {name}
       </span>
       <Link
-        to={correctionPath(line.machine, "entries", line.entry)}
+        to={`${correctionPath(line.machine, "entries", line.entry)}?row=${ROW[line.kind]}.${line.at}`}
         aria-label={`Give a price: ${name}, ${day}`}
         className="flex min-h-10 items-center text-clear hover:underline max-sm:min-h-12 print:hidden"
       >

@@ -96,6 +96,7 @@ function Particulars({
         doubts={outlook.fluidDoubts}
         findings={outlook.before.findings}
         gallons={gallonsOf(start)}
+        opened={start.row ?? ""}
         onTook={(took) => fields.setValue("took", took)}
       />
       <label className="block text-fine text-quiet">

@@ -25,7 +25,7 @@ import { plannedFluidWords, plannedPartWords, plannedPriceWords } from "./tookWo
 export function TookPanel(props: TookProps): ReactElement {
   const { took, onTook } = props;
   const dispatch = useAppDispatch();
-  const [open, setOpen] = useState("");
+  const [open, setOpen] = useState(props.opened);
   const currency = useCurrency();
   const rest = notYetTaken(props.plan, took);
   const shared = { ...props, currency, open, setOpen };

@@ -10,6 +10,8 @@ export interface TookProps {
   readonly doubts: readonly (readonly FluidDoubt[])[];
   readonly findings: readonly FindingReckoning[];
   readonly gallons: Gallons | null;
+  /** The row that stands open at first, such as `fluids.0`; empty where none does. */
+  readonly opened: string;
   readonly onTook: (took: FormTook) => void;
 }
 

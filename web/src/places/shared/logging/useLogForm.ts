@@ -44,6 +44,8 @@ export interface LogStart {
   readonly closes: readonly string[];
   /** What was measured and is to be kept with the work, each as JSON. */
   readonly measures: readonly string[];
+  /** The row of what it took that is to be looked at, such as `fluids.0`. */
+  readonly row?: string;
   readonly kept: KeptForm | null;
   /** The entry that is being corrected; null for new work. */
   readonly correcting: Entry | null;
