@@ -11,8 +11,8 @@ import { notingCrashes, sharing, startBrowser } from "./browser.js";
 const JEST = createRequire(import.meta.url).resolve("jest/bin/jest");
 const CONFIG = fileURLToPath(new URL("jest.config.mjs", import.meta.url));
 const WORKERS = 2;
-/** So often a file is begun anew in which the browser itself crashed. */
-const ANEW = 2;
+/** So often a file is begun anew in which the browser itself crashed: it may do so twice in one file. */
+const ANEW = 4;
 
 /** What Jest writes of a run, as far as it is read here. */
 interface Results {
