@@ -102,7 +102,7 @@ test("an oil change with what was planned is logged in four interactions from th
   await waitForWords(page, "Saved in the log.");
   expect(interactions).toBeLessThanOrEqual(4);
   await go(page, "ledger");
-  await waitForWords(page, "HD 4510");
+  await waitForWords(page, "engine 12.6 L Fellmaster 15W-40 · HD 4510");
   const first = plain(await wordsOf(page, "main ul > li"));
   expect(first).toMatch(/Engine oil and filter/);
   expect(first).toMatch(/engine 1[12](\.\d+)? L Fellmaster 15W-40/);

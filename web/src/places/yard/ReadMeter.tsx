@@ -65,11 +65,7 @@ function ReadingForm(): ReactElement {
         </p>
       )}
       <div className="sticky bottom-0 bg-ground py-2">
-        <button
-          type="submit"
-          className={PRIMARY_BUTTON}
-          disabled={!state.isBeingRead && outlook?.code !== "fits"}
-        >
+        <button type="submit" className={PRIMARY_BUTTON} disabled={outlook?.code !== "fits"}>
           {reading.ok && reading.value.topUp !== null ? "Save the top-up" : "Save the reading"}
         </button>
       </div>
@@ -98,6 +94,9 @@ function LineAndDay({
           className={`${FIELD} mt-1 font-mono text-[1.75rem] font-bold text-ink max-sm:text-[2.25rem]`}
           value={state.line}
           onChange={(event) => state.retype(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") state.meanIt();
+          }}
         />
       </label>
       <DateField label="Read on" value={state.date} today={today} onChange={state.setDate} />

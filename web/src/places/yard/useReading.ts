@@ -57,8 +57,8 @@ export interface ReadingState {
   readonly choice: AnswerChoice | null;
   readonly figures: AnswerFigures;
   readonly outlook: Outlook | null;
-  /** Whether what it needs of the book is still being read; saved now, it is as soon as that is there. */
-  readonly isBeingRead: boolean;
+  /** Where what it needs of the book is still being read, it is saved as soon as that is there. */
+  readonly meanIt: () => void;
   readonly saved: SavedReading | null;
   readonly failure: string;
   readonly retype: (line: string) => void;
@@ -104,16 +104,20 @@ function useSaveWhenRead(
   isMeantRef: RefObject<boolean>,
   { isBeingRead, isReady }: { readonly isBeingRead: boolean; readonly isReady: boolean },
   write: () => Promise<void>,
-): ReadingState["save"] {
+): Pick<ReadingState, "save" | "meanIt"> {
   useEffect(() => {
     if (!isMeantRef.current || isBeingRead) return;
     isMeantRef.current = false;
     if (isReady) void write();
   });
-  return async (event) => {
-    event.preventDefault();
-    isMeantRef.current = isBeingRead;
-    if (isReady) await write();
+  return {
+    save: async (event) => {
+      event.preventDefault();
+      if (isReady) await write();
+    },
+    meanIt: () => {
+      isMeantRef.current = isBeingRead;
+    },
   };
 }
 
@@ -171,11 +175,11 @@ export function useReading(field: RefObject<HTMLInputElement | null>): ReadingSt
     );
   };
   const isReady = reading.ok && input !== null && outlook?.code === "fits";
-  const save = useSaveWhenRead(isMeantRef, { isBeingRead, isReady }, () =>
+  const saving = useSaveWhenRead(isMeantRef, { isBeingRead, isReady }, () =>
     reading.ok && input !== null ? write(reading.value, input) : Promise.resolve(),
   );
   const shown = { line, date, day, reading, meter, topUp, choice, figures, saved, failure };
-  return { ...shown, ...looked, isBeingRead, retype, setDate, choose, setFigures, save };
+  return { ...shown, ...looked, ...saving, retype, setDate, choose, setFigures };
 }
 
 function inputOf(
