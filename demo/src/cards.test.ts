@@ -91,6 +91,30 @@ test("oil and coolant together: both fillers before anything is drained, both fu
   expect(card.tools.length).toBeGreaterThan(0);
 });
 
+test("two tasks of one system open, drain and fill it once, with the most that one of them takes", () => {
+  const [oil] = named("t-bus-oil");
+  if (oil === undefined) throw new Error("the bus has its oil changed");
+  const flush: Task = {
+    ...{ ...oil, id: "t-bus-flush" as TaskId, name: "Engine oil, flushed" },
+    uses: [{ fluid: "f-bus-oil" as never, quantity: { value: 14, unit: "L" } }],
+  };
+  for (const tasks of [
+    [oil, flush],
+    [flush, oil],
+  ]) {
+    const card = cardOf(tasks);
+    expect(card.issues).toEqual([]);
+    for (const kind of ["open", "drain", "fill"]) {
+      const steps = card.steps.filter((step) => step.kind === kind);
+      expect(steps).toHaveLength(1);
+      expect([...(steps[0]?.tasks ?? [])].sort()).toEqual(["t-bus-flush", "t-bus-oil"]);
+      if (kind !== "open") expect(steps[0]?.expected).toBe(14);
+    }
+    expect(card.pan).toBe(14);
+    expect(card.takes.fluids).toHaveLength(1);
+  }
+});
+
 test("done in order, step by step, nothing is held and nothing is left unfinished", () => {
   for (const ids of [["t-bus-oil", "t-bus-coolant"], ["t-bus-brake-fluid"], ["t-bus-brakes"]]) {
     const card = cardOf(named(...ids));

@@ -1,7 +1,7 @@
 import type { Entry } from "../book/records/entry.js";
 import type { FluidUsed } from "../book/records/entryWork.js";
-import { valueIn, type Quantity } from "../quantity/quantity.js";
-import { dimensionOf } from "../quantity/unit.js";
+import type { Quantity } from "../quantity/quantity.js";
+import { plainAmount } from "../stores/price.js";
 
 /** What an entry cost, in the book's money as it was on the day; nothing is rounded. */
 export interface EntryCost {
@@ -15,16 +15,10 @@ export interface EntryCost {
 
 const MINUTES_IN_HOUR = 60;
 
-/** Litres of an amount, or kilograms where it is a mass. */
-const litresOrKilograms = (amount: Quantity): number =>
-  valueIn(amount, dimensionOf(amount.unit) === "mass" ? "kg" : "L");
-
 /** What a line of fluid cost; 0 where none went in. */
 function fluidCost({ in: filled, price }: FluidUsed): number | null {
   if ((filled ?? null) === null) return 0;
-  return (price ?? null) === null
-    ? null
-    : litresOrKilograms(filled as Quantity) * (price as number);
+  return (price ?? null) === null ? null : plainAmount(filled as Quantity) * (price as number);
 }
 
 /** A line of an entry that costs, or may cost, something. */

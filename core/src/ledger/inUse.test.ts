@@ -29,6 +29,7 @@ const BOOK = {
     fill("right", "2026-01-10", [{ fluid: "sump", product: "fell", in: L(25) }], {
       replaces: "wrong",
     }),
+    fill("again", "2026-01-10", [{ fluid: "sump", product: "fell", in: L(1) }]),
     topUp("before", "2025-05-20", 9),
     topUp("one", "2025-09-01", 1.5),
     topUp("two", "2026-03-01", 2.5),
@@ -44,9 +45,14 @@ const FLUIDS = ["sump", "box", "grease"].map(
 const book = machineBookOf(BOOK, "gritter" as MachineId);
 const [sump, box, grease] = book === null ? [] : systemsInUse(book, FLUIDS, dayOf("2026-06-01"));
 
-test("a system was last filled by the entry that stands, and by no top-up", () => {
-  expect(sump?.filled?.entry.id).toBe("right");
-  expect(sump?.filled?.line).toMatchObject({ product: "fell", in: L(25) });
+test("a system was last filled by the last of a day that stands, and by no top-up", () => {
+  expect(sump?.filled?.entry.id).toBe("again");
+  const without = { ...BOOK, entries: (BOOK.entries ?? []).filter(({ id }) => id !== "again") };
+  const other = machineBookOf(without, "gritter" as MachineId);
+  if (other === null) throw new Error("the book has it");
+  const [before] = systemsInUse(other, FLUIDS, dayOf("2026-06-01"));
+  expect(before?.filled?.entry.id).toBe("right");
+  expect(before?.filled?.line).toMatchObject({ product: "fell", in: L(25) });
 });
 
 test("what it takes is what was topped up within the last year, by what was run in it", () => {

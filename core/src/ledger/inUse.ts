@@ -3,6 +3,7 @@ import type { FluidUsed } from "../book/records/entryWork.js";
 import type { Fluid } from "../book/records/fluid.js";
 import type { Meter } from "../book/records/machine.js";
 import { settingsOf } from "../book/records/settings.js";
+import { byDate } from "../book/slice/currentRecords.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
@@ -54,7 +55,7 @@ export function systemsInUse(
 ): SystemInUse[] {
   const records = recordsByMachine(book).get(book.machines[0].id);
   if (records === undefined) return [];
-  const latestFirst = records.entries.toSorted((one, other) => other.day - one.day);
+  const latestFirst = records.entries.toSorted(byDate).toReversed();
   const meter = meterOfUse([...reckonMeters(records, settingsOf({}), today).values()]);
   return fluids.map((fluid) => {
     const lines = latestFirst.flatMap(({ record, day }) =>

@@ -21,7 +21,13 @@ export {
   plannedWork,
   suppliedBy,
 } from "./plannedWork.js";
-export { type MonthSpent, type Spending, spending, type UnpricedLine } from "./spending.js";
+export {
+  type MonthSpent,
+  type Spending,
+  spending,
+  type Spent,
+  type UnpricedLine,
+} from "./spending.js";
 export { topUp, usualTopUp } from "./topUp.js";
 export {
   logWork,
@@ -33,3 +39,4 @@ export {
   type WorkFigure,
   type WorkTook,
 } from "./logWork.js";
+export { BEGINNING, type Span, type SpanName, spanName, spanOf, SPANS } from "./span.js";

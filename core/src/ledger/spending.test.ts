@@ -73,5 +73,10 @@ test("of all machines the months are theirs together; where nothing was, there a
   const { costs, months } = spending(BOOK, SPAN);
   expect(costs.machines.map(({ id }) => id)).toEqual(["hatch", "bus"]);
   expect(months.map(({ total }) => total)).toEqual([20, 3, 48]);
+  const together = spending(BOOK, SPAN).sum;
+  expect(together).toEqual({
+    ...{ parts: 22, fluids: 20, work: 20, other: 9 },
+    ...{ missing: 3, total: 71, warranty: 30 },
+  });
   expect(spending(BOOK, { from: "2027-01-01", to: "2027-12-31" }).months).toEqual([]);
 });

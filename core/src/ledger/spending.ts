@@ -16,12 +16,16 @@ import {
   type EntryCost,
 } from "./entryCost.js";
 
-/** What was spent in a month; what came under warranty apart. */
-export interface MonthSpent extends EntryCost {
-  /** `YYYY-MM` */
-  readonly month: string;
+/** What was spent; what came under warranty apart. */
+export interface Spent extends EntryCost {
   readonly total: number;
   readonly warranty: number;
+}
+
+/** What was spent in a month. */
+export interface MonthSpent extends Spent {
+  /** `YYYY-MM` */
+  readonly month: string;
 }
 
 /** A line of an entry of which nobody knows what it cost. */
@@ -34,6 +38,8 @@ export interface UnpricedLine extends Pick<CostLine, "kind" | "what" | "at"> {
 /** What was spent from one day to another, machine by machine and month by month. */
 export interface Spending {
   readonly costs: BookCosts;
+  /** All of its machines together. */
+  readonly sum: Spent;
   /** From the month of the first entry that is in the span to that of its last, with the months between in which nothing was. */
   readonly months: readonly MonthSpent[];
   /** The latest first. Of what came under warranty none is asked for. */
@@ -94,8 +100,12 @@ export function spending(
           ...{ kind, what, at, machine: entry.machine, entry: entry.id, date: entry.date },
         })),
     );
+  const machines = whole.machines.filter(isAsked);
+  const all = machines.reduce<EntryCost>(addedCost, NO_COST);
+  const warranty = machines.reduce((sum, cost) => sum + cost.warranty, 0);
   return {
-    costs: { ...whole, machines: whole.machines.filter(isAsked) },
+    costs: { ...whole, machines },
+    sum: { ...all, total: wholeCost(all), warranty },
     months: byMonth(entries),
     unpriced: unpriced.sort((one, other) => dayOf(other.date) - dayOf(one.date)),
   };

@@ -41,10 +41,10 @@ export interface MadeCard {
   readonly issues: readonly CardIssue[];
 }
 
-/** A method as it is used for a task: on a fluid system, or on none. */
+/** A method as it is used for a task, or for several that are of one fluid system. */
 interface Used {
   readonly method: WorkMethod;
-  readonly task: Task;
+  readonly tasks: readonly Task[];
   readonly use: TaskUse | null;
   readonly fluid: Fluid | null;
 }
@@ -96,23 +96,41 @@ function methodsFor(task: Task, plate: MachinePlate, lacks: CardLack[]): Used[] 
   const ofUses = uses.flatMap((use): Used[] => {
     const fluid = plate.fluids.find(({ id }) => id === use.fluid);
     const method = METHODS.find(({ kinds }) => fluid !== undefined && kinds.includes(fluid.kind));
-    return fluid === undefined || method === undefined ? [] : [{ method, task, use, fluid }];
+    return fluid === undefined || method === undefined
+      ? []
+      : [{ method, tasks: [task], use, fluid }];
   });
   if (ofUses.length > 0) return ofUses;
   const method = METHODS.find(({ words }) => words.test(task.name)) ?? plainMethod(task.name);
-  if (method.kinds.length === 0) return [{ method, task, use: null, fluid: null }];
+  if (method.kinds.length === 0) return [{ method, tasks: [task], use: null, fluid: null }];
   const fluids = fluidsFor(task, method, plate);
   if (fluids.length > 0) {
-    return fluids.map((fluid) => ({ method, task, use: { fluid: fluid.id }, fluid }));
+    const tasks = [task];
+    return fluids.map((fluid) => ({ method, tasks, use: { fluid: fluid.id }, fluid }));
   }
   lacks.push({ code: "system", task: task.id });
-  return [{ method: plainMethod(task.name), task, use: null, fluid: null }];
+  return [{ method: plainMethod(task.name), tasks: [task], use: null, fluid: null }];
 }
 
 /** Litres that a task takes of a system; null where they are not known, or it is weighed. */
 function litresOf({ use, fluid }: Used): number | null {
   const amount = use === null || fluid === null ? null : quantityOfUse(use, fluid);
   return amount === null || dimensionOf(amount.unit) !== "volume" ? null : valueIn(amount, "L");
+}
+
+/** A system is opened, drained and filled once for all its tasks, with the most that one of them takes. */
+function oncePerSystem(used: readonly Used[]): Used[] {
+  const all: Used[] = [];
+  for (const one of used) {
+    const at = all.findIndex(({ fluid }) => fluid !== null && fluid === one.fluid);
+    const known = all[at];
+    if (known === undefined) all.push(one);
+    else {
+      const larger = (litresOf(one) ?? 0) > (litresOf(known) ?? 0) ? one : known;
+      all[at] = { ...larger, tasks: [...known.tasks, ...one.tasks] };
+    }
+  }
+  return all;
 }
 
 interface Making {
@@ -149,9 +167,9 @@ function specifiedTorque(word: string | undefined, { specifications }: MachinePl
 }
 
 /** The parts that a task takes, a step each. */
-function partSteps({ task, fluid }: Used, { from }: Making, base: Drafted): Drafted[] {
+function partSteps({ tasks, fluid }: Used, { from }: Making, base: Drafted): Drafted[] {
   return from.plate.fitments
-    .filter(({ tasks }) => (tasks ?? []).includes(task.id))
+    .filter(({ tasks: needed }) => tasks.some(({ id }) => (needed ?? []).includes(id)))
     .flatMap(({ part: id, perService, position, side }): Drafted[] => {
       const part = from.parts.find((one) => one.id === id);
       if (part === undefined) return [];
@@ -164,10 +182,11 @@ function partSteps({ task, fluid }: Used, { from }: Making, base: Drafted): Draf
 
 /** A step of a method as it stands on a card. */
 function stepsOf(used: Used, step: MethodStep, making: Making): Drafted[] {
-  const { task, fluid } = used;
+  const { tasks, fluid } = used;
   const { plate } = making.from;
   const base: Drafted = {
-    ...{ id: "", kind: step.kind, tasks: [task.id], about: task.name },
+    ...{ id: "", kind: step.kind, tasks: tasks.map(({ id }) => id) },
+    about: tasks.map(({ name }) => name).join(" "),
     fluidKind: step.ofSystem === true || step.eachPart === true ? (fluid?.kind ?? null) : null,
   };
   if (step.eachPart === true) return partSteps(used, making, base);
@@ -236,7 +255,7 @@ export function makeCard(tasks: readonly Task[], from: PlannedFrom): MadeCard {
   const lacks: CardLack[] = [];
   const making = { from, lacks };
   const own = tasks.filter(({ outside }) => (outside ?? null) === null);
-  const used = own.flatMap((task) => methodsFor(task, from.plate, lacks));
+  const used = oncePerSystem(own.flatMap((task) => methodsFor(task, from.plate, lacks)));
   const staged = used.flatMap((one) => {
     const stages = stagesOf(one.method);
     return one.method.steps.flatMap((step, place) =>
@@ -253,7 +272,7 @@ export function makeCard(tasks: readonly Task[], from: PlannedFrom): MadeCard {
     id: `step${at + 1}`,
   }));
   const withUses = own.map((task) => {
-    const uses = used.filter((one) => one.task === task).flatMap(({ use }) => use ?? []);
+    const uses = used.filter(({ tasks: of }) => of.includes(task)).flatMap(({ use }) => use ?? []);
     return { ...task, uses };
   });
   const drains = steps.filter(({ kind }) => kind === "drain");

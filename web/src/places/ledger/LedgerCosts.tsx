@@ -4,20 +4,10 @@ import { Link } from "react-router";
 import { useAppSelector } from "../../session/store.js";
 import { counted } from "../../words/format.js";
 import { money } from "../../words/money.js";
-import {
-  apartWords,
-  COST_PARTS,
-  moneyOrDash,
-  runWords,
-  sumOf,
-  totalWords,
-} from "../shared/costs/costWords.js";
-import { MonthCosts } from "../shared/costs/MonthCosts.js";
-import { SpanChoice } from "../shared/costs/SpanChoice.js";
+import { COST_PARTS, moneyOrDash, runWords } from "../shared/costs/costWords.js";
+import { SpendingPage } from "../shared/costs/SpendingPage.js";
 import { Unpriced } from "../shared/costs/Unpriced.js";
-import { useLineNames } from "../shared/costs/useLineNames.js";
-import { useSpan, type AskedSpan } from "../shared/costs/useSpan.js";
-import { useSpending } from "../shared/costs/useSpending.js";
+import type { AskedSpan } from "../shared/costs/useSpan.js";
 import { LedgerPage } from "./LedgerPage.js";
 import { machinePath } from "../shared/paths.js";
 import { ShowMore } from "../../ui/ShowMore.js";
@@ -27,39 +17,18 @@ const MORE = 100;
 
 /** What all machines cost in a span, the dearest first. */
 export default function LedgerCosts(): ReactElement {
-  const asked = useSpan();
-  const { spending, isReckoning, failure } = useSpending(asked.span, null);
-  const known = useLineNames();
   const machines = useAppSelector((state) => state.board.machines);
-  const sum = spending === null ? null : sumOf(spending.costs.machines);
   return (
     <LedgerPage title="Costs">
-      <SpanChoice asked={asked} />
-      {failure !== "" && <p role="alert">The costs could not be reckoned: {failure}</p>}
-      {spending === null && isReckoning && <p className="py-6 text-quiet">Reckoning.</p>}
-      {spending !== null && sum !== null && known !== undefined && asked.span !== null && (
-        <div aria-busy={isReckoning}>
-          <p className="mt-4 text-title font-bold">
-            {totalWords(sum.total, known.currency, asked.span)}
-          </p>
-          <p className="tabular-nums">
-            {COST_PARTS.map(([part, label]) => `${label} ${money(sum[part], "")}`).join(" · ")}
-          </p>
-          {apartWords(sum.warranty, sum.missing, known.currency).map((words) => (
-            <p key={words} className="text-quiet">
-              {words}
-            </p>
-          ))}
-          <ByMachine
-            costs={spending.costs.machines}
-            machines={machines}
-            currency={known.currency}
-            asked={asked}
-          />
-          <MonthCosts months={spending.months} currency={known.currency} />
-          <Unpriced lines={spending.unpriced} machines={machines} nameOf={known.nameOf} />
-        </div>
-      )}
+      <SpendingPage
+        machine={null}
+        beside={({ spending, currency, asked }) => (
+          <ByMachine costs={spending.costs.machines} {...{ machines, currency, asked }} />
+        )}
+        below={({ spending, nameOf }) => (
+          <Unpriced lines={spending.unpriced} machines={machines} nameOf={nameOf} />
+        )}
+      />
     </LedgerPage>
   );
 }

@@ -6,14 +6,12 @@ import {
   type MachineBook,
   type MachineId,
 } from "@yonderfell/core";
-import { Printer } from "lucide-react";
 import { useState, type ReactElement } from "react";
-import { Link, useParams } from "react-router";
+import { useParams } from "react-router";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
 import { useAppSelector } from "../../session/store.js";
 import { useWorkNames } from "../../session/useWorkNames.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { CheckField } from "../../ui/fields.js";
 import { Page } from "../../ui/Page.js";
 import { counted, dialFigureWithUnit, fullDate } from "../../words/format.js";
@@ -23,6 +21,7 @@ import { figuresOf, standsAs, titleOf } from "./historyWords.js";
 import { logbookOf, type HistoryItem } from "./history.js";
 import { useMachineOfAddress } from "./MachineFrame.js";
 import { machinePath } from "../shared/paths.js";
+import { PrintActions } from "./PrintActions.js";
 
 /** What a logbook shows beside the work done. */
 interface Shows {
@@ -43,7 +42,7 @@ export default function LogbookPage(): ReactElement {
     <Page
       title={`Logbook: ${tag} ${name}`}
       aside={
-        <div className="flex flex-wrap items-center gap-4 print:hidden">
+        <PrintActions back={machinePath(id)} backWords="Back to the machine">
           <CheckField
             label="Meter readings too"
             value={shows.readings}
@@ -54,14 +53,7 @@ export default function LogbookPage(): ReactElement {
             value={shows.costs}
             onChange={(costs) => setShows({ ...shows, costs })}
           />
-          <Link to={machinePath(id)} className={QUIET_BUTTON}>
-            Back to the machine
-          </Link>
-          <button type="button" className={PRIMARY_BUTTON} onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" />
-            Print
-          </button>
-        </div>
+        </PrintActions>
       }
     >
       {book !== undefined && book !== null && (

@@ -1,8 +1,8 @@
+import { SPANS } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { DayField } from "../../../ui/DayField.js";
 import { SelectField } from "../../../ui/fields.js";
 import { SPAN_WORDS } from "./costWords.js";
-import { SPANS } from "./span.js";
 import type { AskedSpan } from "./useSpan.js";
 
 const CHOICES = SPANS.map((name) => [name, SPAN_WORDS[name]] as const);

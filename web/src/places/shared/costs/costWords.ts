@@ -1,14 +1,15 @@
 import {
+  BEGINNING,
   dayOf,
-  wholeCost,
   type MachineCost,
   type Meter,
   type MonthSpent,
+  type Span,
+  type SpanName,
   type UnpricedLine,
 } from "@yonderfell/core";
 import { amount, counted, figure, fullDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import { BEGINNING, type Span, type SpanName } from "./span.js";
 
 /** The spans by name. */
 export const SPAN_WORDS: Readonly<Record<SpanName, string>> = {
@@ -82,18 +83,6 @@ export function apartWords(warranty: number, missing: number, currency: string):
     missing === 0 ? "" : `${counted(missing, "line")} without a price counted as nothing`,
   ].filter((words) => words !== "");
 }
-
-/** The sum of costs of several machines. */
-export function sumOf(machines: readonly MachineCost[]): SumOfCosts {
-  const sum = { parts: 0, fluids: 0, work: 0, other: 0, missing: 0, warranty: 0 };
-  for (const one of machines) {
-    for (const key of Object.keys(sum) as (keyof typeof sum)[]) sum[key] += one[key];
-  }
-  return { ...sum, total: wholeCost(sum) };
-}
-
-/** What several machines cost together. */
-type SumOfCosts = Omit<MachineCost, "id" | "meters">;
 
 /** A month: `Nov 2026`. */
 export function monthWords(month: string): string {

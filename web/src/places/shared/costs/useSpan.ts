@@ -1,7 +1,6 @@
-import { addDays, formatDay, parseDay } from "@yonderfell/core";
+import { formatDay, spanName, spanOf, type Span, type SpanName } from "@yonderfell/core";
 import { useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
-import { spanName, spanOf, type Span, type SpanName } from "./span.js";
 
 /** The span that is looked at, which stands in the address. */
 export interface AskedSpan {
@@ -27,12 +26,11 @@ export function useSpan(): AskedSpan {
     choose: (chosen) => {
       // One's own days begin with those that were looked at.
       const before = spanOf(name, today, typed);
-      const from = parseDay(typed.from) ?? before?.from ?? addDays(today, -30);
-      const to = parseDay(typed.to) ?? before?.to ?? today;
-      change({
-        span: chosen,
-        ...(chosen === "days" ? { from: formatDay(from), to: formatDay(to) } : {}),
-      });
+      const own =
+        chosen === "days" && before !== null
+          ? { from: formatDay(before.from), to: formatDay(before.to) }
+          : {};
+      change({ span: chosen, ...own });
     },
     type: (which, value) => change({ [which]: value }),
   };

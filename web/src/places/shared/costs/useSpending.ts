@@ -1,10 +1,9 @@
-import { formatDay, type MachineId, type Spending } from "@yonderfell/core";
+import { formatDay, type MachineId, type Span, type Spending } from "@yonderfell/core";
 import { useEffect, useState } from "react";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { errorWords } from "../../../words/errorWords.js";
 import { costsReckoned } from "../../../work/costsClient.js";
-import type { Span } from "./span.js";
 
 /** What was spent, as far as it is reckoned. */
 export interface SpendingSoFar {

@@ -8,11 +8,8 @@ import {
   type Machine,
   type ServicePoint,
 } from "@yonderfell/core";
-import { Printer } from "lucide-react";
 import { useState, type ReactElement, type ReactNode } from "react";
-import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { choicesOfWords, SelectField } from "../../../ui/fields.js";
 import { Page } from "../../../ui/Page.js";
 import { fullDate, sentence } from "../../../words/format.js";
@@ -21,6 +18,7 @@ import { quantityWords } from "../../../words/quantityWords.js";
 import { useMachineOfAddress } from "../MachineFrame.js";
 import { usePlate, type PlateInBook } from "../usePlate.js";
 import { machinePath } from "../../shared/paths.js";
+import { PrintActions } from "../PrintActions.js";
 
 const PAPERS = ["A4", "Letter"] as const;
 type Paper = (typeof PAPERS)[number];
@@ -37,21 +35,14 @@ export default function CardPage(): ReactElement {
     <Page
       title={`Card: ${tag} ${name}`}
       aside={
-        <div className="flex flex-wrap items-end gap-4 print:hidden">
+        <PrintActions back={machinePath(id, "/plate")} backWords="Back to the plate">
           <SelectField
             label="Paper"
             value={paper}
             choices={choicesOfWords(PAPERS)}
             onChange={setPaper}
           />
-          <Link to={machinePath(id, "/plate")} className={QUIET_BUTTON}>
-            Back to the plate
-          </Link>
-          <button type="button" className={PRIMARY_BUTTON} onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" />
-            Print
-          </button>
-        </div>
+        </PrintActions>
       }
     >
       <Card machine={machine.machine} paper={paper} />

@@ -1,13 +1,13 @@
 import {
   addDays,
-  addMonths,
   dayFromParts,
   parseDay,
   partsFromDay,
   type DayNumber,
-} from "@yonderfell/core";
+} from "../calendar/dayNumber.js";
+import { addMonths } from "../calendar/interval.js";
 
-/** The spans that costs are asked for, as the address has them. */
+/** The spans that costs are asked for. */
 export const SPANS = ["this-year", "12-months", "last-year", "all", "days"] as const;
 export type SpanName = (typeof SPANS)[number];
 
@@ -17,11 +17,11 @@ export interface Span {
   readonly to: DayNumber;
 }
 
-/** Before any record a book may hold. */
+/** Before any record a book may hold: the first day of all there is. */
 export const BEGINNING = dayFromParts(1900, 1, 1);
 const YEAR_OF_MONTHS = 12;
 
-/** The span an address asks for: this year where it says nothing that is known. */
+/** The span that a word asks for: this year where it is none that is known. */
 export function spanName(asked: string | null): SpanName {
   return SPANS.find((name) => name === asked) ?? "this-year";
 }
