@@ -12,6 +12,8 @@ const BOOK = {
     { id: "hatch", tag: "02", name: "Hatchback", kind: "car" },
     { id: "bus", tag: "07", name: "Bus", kind: "bus" },
   ],
+  parts: [{ id: "filter", number: "HD 4510", name: "Oil filter" }],
+  fluids: [{ id: "box", machine: "hatch", system: "gearbox", kind: "gear oil" }],
   entries: [
     entry("before", "2025-12-31", { costs: [{ what: "toll", amount: 9 }] }),
     entry("oil", "2026-01-01", {
@@ -61,10 +63,10 @@ test("month by month it adds up to what the machines cost, months without anythi
 
 test("each line without a price is named, the latest first; none of what came under warranty or was supplied", () => {
   const { unpriced, costs } = spending(BOOK, SPAN);
-  expect(unpriced.map(({ entry: id, kind, what, at }) => [id, kind, what, at])).toEqual([
+  expect(unpriced.map(({ entry: id, kind, name, at }) => [id, kind, name, at])).toEqual([
     ["belt", "other", "alignment", 0],
-    ["oil", "parts", "filter", 1],
-    ["oil", "fluids", "box", 1],
+    ["oil", "parts", "HD 4510 Oil filter", 1],
+    ["oil", "fluids", "gearbox", 1],
   ]);
   expect(unpriced).toHaveLength(costs.machines.reduce((sum, { missing }) => sum + missing, 0));
 });

@@ -29,7 +29,9 @@ export interface MonthSpent extends Spent {
 }
 
 /** A line of an entry of which nobody knows what it cost. */
-export interface UnpricedLine extends Pick<CostLine, "kind" | "what" | "at"> {
+export interface UnpricedLine extends Pick<CostLine, "kind" | "at"> {
+  /** What the book calls it: a part by number, a product or else its system, a person; words where it knows none. */
+  readonly name: string;
   readonly machine: MachineId;
   readonly entry: EntryId;
   readonly date: string;
@@ -73,6 +75,17 @@ function byMonth(entries: readonly Entry[]): MonthSpent[] {
   return all;
 }
 
+/** What the ids in lines of cost stand for; one that the book does not know stands for itself. */
+function namesIn({ parts, products, fluids, people }: Book): (what: string) => string {
+  const names = new Map<string, string>([
+    ...(parts ?? []).map(({ id, number, name }) => [id, `${number} ${name}`] as const),
+    ...(products ?? []).map(({ id, name }) => [id, name] as const),
+    ...(fluids ?? []).map(({ id, system }) => [id, system] as const),
+    ...(people ?? []).map(({ id, name }) => [id, name] as const),
+  ]);
+  return (what) => names.get(what) ?? what;
+}
+
 /**
  * What was spent on the machines of a book, or on one of them, from one day to another (`YYYY-MM-DD`, both included):
  * the figures of {@link bookCosts}, the same month by month, and each line without a price (records §1). Money is the
@@ -91,13 +104,21 @@ export function spending(
     .flatMap((records) => records.entries)
     .filter(({ day }) => day >= first && day <= last)
     .map(({ record }) => record);
+  const nameOf = namesIn(book);
   const unpriced = entries
     .filter(({ warranty }) => warranty !== true)
     .flatMap((entry) =>
       costLines(entry)
         .filter(({ amount }) => amount === null)
         .map(({ kind, what, at }): UnpricedLine => ({
-          ...{ kind, what, at, machine: entry.machine, entry: entry.id, date: entry.date },
+          ...{
+            kind,
+            at,
+            name: nameOf(what),
+            machine: entry.machine,
+            entry: entry.id,
+            date: entry.date,
+          },
         })),
     );
   const machines = whole.machines.filter(isAsked);

@@ -90,7 +90,7 @@ function ReckonButton({
     <button
       type="button"
       aria-label={`Reckon: ${label}`}
-      className="flex items-center gap-1 text-clear hover:underline max-sm:min-h-12"
+      className="flex items-center gap-1 text-clear hover:underline max-sm:min-h-12 sm:-my-1"
       onClick={() => ask({ sum, field: label, take: onTake })}
     >
       <Calculator size={15} aria-hidden="true" />

@@ -25,9 +25,7 @@ export default function LedgerCosts(): ReactElement {
         beside={({ spending, currency, asked }) => (
           <ByMachine costs={spending.costs.machines} {...{ machines, currency, asked }} />
         )}
-        below={({ spending, nameOf }) => (
-          <Unpriced lines={spending.unpriced} machines={machines} nameOf={nameOf} />
-        )}
+        below={({ spending }) => <Unpriced lines={spending.unpriced} machines={machines} />}
       />
     </LedgerPage>
   );

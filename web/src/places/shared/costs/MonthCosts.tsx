@@ -49,14 +49,14 @@ function MonthTable({ months }: { readonly months: readonly MonthSpent[] }): Rea
             <th scope="col" className="py-1 pr-5 text-left font-medium">
               Month
             </th>
+            <th scope="col" className="pr-5 font-medium">
+              total
+            </th>
             {COST_PARTS.map(([part, label]) => (
               <th key={part} scope="col" className="pr-5 font-medium">
                 {label}
               </th>
             ))}
-            <th scope="col" className="font-medium">
-              total
-            </th>
             {hasWarranty && (
               <th scope="col" className="pl-5 font-medium">
                 warranty
@@ -70,12 +70,12 @@ function MonthTable({ months }: { readonly months: readonly MonthSpent[] }): Rea
               <th scope="row" className="py-1 pr-5 text-left font-medium whitespace-nowrap">
                 {monthWords(month.month)}
               </th>
+              <td className="pr-5 font-semibold">{moneyOrDash(month.total)}</td>
               {COST_PARTS.map(([part]) => (
                 <td key={part} className="pr-5">
                   {moneyOrDash(month[part])}
                 </td>
               ))}
-              <td className="font-semibold">{moneyOrDash(month.total)}</td>
               {hasWarranty && <td className="pl-5">{moneyOrDash(month.warranty)}</td>}
             </tr>
           ))}

@@ -4,7 +4,7 @@ import { money } from "../../../words/money.js";
 import { apartWords, COST_PARTS, totalWords } from "./costWords.js";
 import { MonthCosts } from "./MonthCosts.js";
 import { SpanChoice } from "./SpanChoice.js";
-import { useLineNames, type LineNames } from "./useLineNames.js";
+import { useCurrency } from "../currency/useCurrency.js";
 import { useSpan, type AskedSpan } from "./useSpan.js";
 import { useSpending } from "./useSpending.js";
 
@@ -12,7 +12,6 @@ import { useSpending } from "./useSpending.js";
 export interface SpendingShown {
   readonly spending: Spending;
   readonly currency: string;
-  readonly nameOf: LineNames;
   readonly asked: AskedSpan;
 }
 
@@ -29,8 +28,8 @@ export function SpendingPage({
 }): ReactElement {
   const asked = useSpan();
   const { spending, isReckoning, failure } = useSpending(asked.span, machine);
-  const known = useLineNames();
-  const shown = spending === null || known === undefined ? null : { spending, ...known, asked };
+  const currency = useCurrency();
+  const shown = spending === null ? null : { spending, currency, asked };
   return (
     <>
       <SpanChoice asked={asked} />

@@ -3,7 +3,6 @@ import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { counted, fullDate } from "../../../words/format.js";
 import { LINE_WORDS } from "./costWords.js";
-import type { LineNames } from "./useLineNames.js";
 import { correctionPath } from "../paths.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
 
@@ -17,12 +16,10 @@ const MORE = 50;
 export function Unpriced({
   lines,
   machines,
-  nameOf,
 }: {
   readonly lines: readonly UnpricedLine[];
   /** Those they are told of by tag; of one machine it is not said which. */
   readonly machines: readonly BoardMachine[] | null;
-  readonly nameOf: LineNames;
 }): ReactElement | null {
   const [shown, setShown] = useState(AT_FIRST);
   if (lines.length === 0) return null;
@@ -41,7 +38,6 @@ export function Unpriced({
             key={`${line.entry} ${at}`}
             line={line}
             machine={machines?.find((one) => one.machine.id === line.machine)?.machine}
-            name={nameOf(line)}
           />
         ))}
       </ul>
@@ -57,12 +53,11 @@ export function Unpriced({
 function UnpricedRow({
   line,
   machine,
-  name,
 }: {
   readonly line: UnpricedLine;
   readonly machine: BoardMachine["machine"] | undefined;
-  readonly name: string;
 }): ReactElement {
+  const { name } = line;
   const day = fullDate(dayOf(line.date));
   return (
     <li className="flex flex-wrap items-baseline gap-x-5 border-t border-hairline py-1.5">

@@ -76,6 +76,7 @@ function TakenFluids({
   doubts,
   gallons,
   currency,
+  opened,
   open,
   setOpen,
   onTook,
@@ -95,6 +96,7 @@ function TakenFluids({
             >
               <FluidFields
                 row={row}
+                isPriced={opened === `fluids.${index}`}
                 source={source}
                 currency={currency}
                 gallons={gallons}
@@ -116,7 +118,15 @@ function TakenFluids({
   );
 }
 
-function TakenParts({ took, source, currency, open, setOpen, onTook }: Shared): ReactElement {
+function TakenParts({
+  took,
+  source,
+  currency,
+  opened,
+  open,
+  setOpen,
+  onTook,
+}: Shared): ReactElement {
   return (
     <>
       {took.parts.map((row, index) => (
@@ -130,6 +140,7 @@ function TakenParts({ took, source, currency, open, setOpen, onTook }: Shared): 
         >
           <PartFields
             row={row}
+            isPriced={opened === `parts.${index}`}
             source={source}
             currency={currency}
             onChange={(changed) => onTook({ ...took, parts: replaced(took.parts, index, changed) })}
@@ -140,7 +151,15 @@ function TakenParts({ took, source, currency, open, setOpen, onTook }: Shared): 
   );
 }
 
-function TakenMinutes({ took, source, currency, open, setOpen, onTook }: Shared): ReactElement {
+function TakenMinutes({
+  took,
+  source,
+  currency,
+  opened,
+  open,
+  setOpen,
+  onTook,
+}: Shared): ReactElement {
   return (
     <>
       {took.work.map((row, index) => (
@@ -154,6 +173,7 @@ function TakenMinutes({ took, source, currency, open, setOpen, onTook }: Shared)
         >
           <MinutesFields
             row={row}
+            isPriced={opened === `work.${index}`}
             source={source}
             currency={currency}
             onChange={(changed) => onTook({ ...took, work: replaced(took.work, index, changed) })}
@@ -164,7 +184,7 @@ function TakenMinutes({ took, source, currency, open, setOpen, onTook }: Shared)
   );
 }
 
-function TakenCosts({ took, currency, open, setOpen, onTook }: Shared): ReactElement {
+function TakenCosts({ took, currency, opened, open, setOpen, onTook }: Shared): ReactElement {
   return (
     <>
       {took.costs.map((row, index) => (
@@ -178,6 +198,7 @@ function TakenCosts({ took, currency, open, setOpen, onTook }: Shared): ReactEle
         >
           <CostFields
             row={row}
+            isPriced={opened === `costs.${index}`}
             currency={currency}
             onChange={(changed) => onTook({ ...took, costs: replaced(took.costs, index, changed) })}
           />

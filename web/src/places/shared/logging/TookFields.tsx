@@ -35,6 +35,8 @@ interface RowProps<Row> {
   readonly row: Row;
   readonly source: WorkSource;
   readonly currency: string;
+  /** Whether it was opened to be given its price, which then takes the focus. */
+  readonly isPriced: boolean;
   readonly onChange: (row: Row) => void;
 }
 
@@ -49,6 +51,7 @@ export function FluidFields({
   row,
   source,
   currency,
+  isPriced,
   onChange,
   gallons,
 }: RowProps<FormFluid> & { readonly gallons: Gallons | null }): ReactElement {
@@ -83,6 +86,7 @@ export function FluidFields({
       <TextField
         label={priceLabel(product?.unit === "kg" ? "kilogram" : "litre", currency)}
         isMono
+        autoFocus={isPriced}
         {...field("price")}
       />
       <SelectField label="Where it came from" choices={FROM} {...field("from")} />
@@ -95,7 +99,13 @@ const priceLabel = (what: string, currency: string): string =>
   currency === "" ? `Price a ${what}` : `Price a ${what}, ${currency}`;
 
 /** The fields of a part that was used. */
-export function PartFields({ row, source, currency, onChange }: RowProps<FormPart>): ReactElement {
+export function PartFields({
+  row,
+  source,
+  currency,
+  isPriced,
+  onChange,
+}: RowProps<FormPart>): ReactElement {
   const field = fieldsFor(row, onChange);
   const parts = source.parts.map(({ id, number, name }) => [id, `${number} ${name}`] as const);
   return (
@@ -107,7 +117,12 @@ export function PartFields({ row, source, currency, onChange }: RowProps<FormPar
         onChange={(part) => onChange(reparted({ ...row, part }, source))}
       />
       <TextField label="How many" isMono {...field("count")} />
-      <TextField label={priceLabel("piece", currency)} isMono {...field("price")} />
+      <TextField
+        label={priceLabel("piece", currency)}
+        isMono
+        autoFocus={isPriced}
+        {...field("price")}
+      />
       <SelectField label="Where it came from" choices={FROM} {...field("from")} />
     </div>
   );
@@ -118,6 +133,7 @@ export function MinutesFields({
   row,
   source,
   currency,
+  isPriced,
   onChange,
 }: RowProps<FormMinutes>): ReactElement {
   const field = fieldsFor(row, onChange);
@@ -137,6 +153,7 @@ export function MinutesFields({
       <TextField
         label={currency === "" ? "Rate an hour" : `Rate an hour, ${currency}`}
         isMono
+        autoFocus={isPriced}
         {...field("rate")}
       />
     </div>
@@ -147,6 +164,7 @@ export function MinutesFields({
 export function CostFields({
   row,
   currency,
+  isPriced,
   onChange,
 }: Omit<RowProps<FormCost>, "source">): ReactElement {
   const field = fieldsFor(row, onChange);
@@ -156,6 +174,7 @@ export function CostFields({
       <TextField
         label={currency === "" ? "Amount" : `Amount, ${currency}`}
         isMono
+        autoFocus={isPriced}
         {...field("amount")}
       />
       <SelectField label="Kind" choices={KINDS} {...field("kind")} />

@@ -4,6 +4,7 @@ import { useState, type ReactElement } from "react";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { findingOpened } from "../../../session/session.js";
 import { useAppDispatch } from "../../../session/store.js";
+import { useFocusNext } from "../../../ui/useFocusNext.js";
 import { CheckField } from "../../../ui/fields.js";
 import { findingTitle } from "../../../words/findingWords.js";
 import { useCurrency } from "../currency/useCurrency.js";
@@ -27,14 +28,16 @@ export function TookPanel(props: TookProps): ReactElement {
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState(props.opened);
   const currency = useCurrency();
+  // The button that takes all is gone once it is pressed.
+  const { ref, focusNext } = useFocusNext<HTMLHeadingElement>();
   const rest = notYetTaken(props.plan, took);
   const shared = { ...props, currency, open, setOpen };
   return (
     <section aria-labelledby="took" className="border-t border-hairline pt-3">
-      <h2 id="took" className="font-bold">
+      <h2 ref={ref} id="took" tabIndex={-1} className="font-bold outline-none">
         What it took
       </h2>
-      <Planned rest={rest} {...shared} />
+      <Planned rest={rest} onTaken={focusNext} {...shared} />
       <TakenRows {...shared} />
       <Adding {...shared} />
       <Closing {...props} />
@@ -62,7 +65,11 @@ function Planned({
   currency,
   onTook,
   setOpen,
-}: Shared & { readonly rest: PlannedWork }): ReactElement | null {
+  onTaken,
+}: Shared & {
+  readonly rest: PlannedWork;
+  readonly onTaken: () => void;
+}): ReactElement | null {
   if (rest.fluids.length + rest.parts.length === 0) return null;
   return (
     <div className="mt-1 border-l-2 border-dashed border-rule pl-3">
@@ -93,7 +100,10 @@ function Planned({
       <button
         type="button"
         className={`${QUIET_BUTTON} mt-1.5`}
-        onClick={() => onTook(takenAsPlanned(plan, took))}
+        onClick={() => {
+          onTook(takenAsPlanned(plan, took));
+          onTaken();
+        }}
       >
         <ListChecks size={18} aria-hidden="true" />
         As planned

@@ -40,7 +40,7 @@ export function fluidRowWords(row: FormFluid, { plate, products }: WorkSource): 
   const system = plate.fluids.find(({ id }) => id === row.fluid)?.system ?? "fluid";
   const product = products.find(({ id }) => id === row.product)?.name ?? "";
   const unit = /[a-z]/i.test(row.in) ? "" : `${NBSP}L`;
-  const filled = row.in === "" ? "" : `${row.in}${unit} ${product}`;
+  const filled = row.in === "" ? "" : joined([`${row.in}${unit}`, product]);
   const drained = row.out === "" ? "" : `${row.out} came out`;
   return [
     joined([system, filled]),

@@ -27,9 +27,7 @@ export default function MachineCosts(): ReactElement {
               )}
             </>
           )}
-          below={({ spending, nameOf }) => (
-            <Unpriced lines={spending.unpriced} machines={null} nameOf={nameOf} />
-          )}
+          below={({ spending }) => <Unpriced lines={spending.unpriced} machines={null} />}
         />
       )}
     </MachineFrame>
