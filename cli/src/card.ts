@@ -1,9 +1,7 @@
 import { parseArgs } from "node:util";
 import {
-  machinePlateOf,
+  cardFrom,
   makeCard,
-  plateNow,
-  machineBookOf,
   type Book,
   type CardLack,
   type DayNumber,
@@ -71,13 +69,7 @@ function taskNamed(book: Book, machine: Machine, word: string): Task {
 export function card(asked: CardAsked, book: Book, today: DayNumber): string {
   const machine = machineNamed(book, asked.machine);
   const tasks = asked.tasks.map((word) => taskNamed(book, machine, word));
-  const own = machineBookOf(book, machine.id);
-  const plate = machinePlateOf(book, machine.id);
-  const made = makeCard(tasks, {
-    plate: own === null ? plate : plateNow(plate, own, today),
-    ...{ parts: book.parts ?? [], products: book.products ?? [] },
-    stockMoves: book.stockMoves ?? [],
-  });
+  const made = makeCard(tasks, cardFrom(book, machine, today));
   return asked.asJson ? JSON.stringify(made) : cardTable(made, machine, book);
 }
 
@@ -91,14 +83,20 @@ function lackWords(lack: CardLack, book: Book): string {
       return `no capacity of the ${lack.system}`;
     case "product":
       return `no product of the ${lack.system}`;
+    case "level":
+      return `how the level of the ${lack.system} is read`;
+    case "vessel":
+      return `what the whole of the ${lack.system} holds`;
   }
 }
+
+const rounded = (value: number): string => String(Math.round(value * 100) / 100);
 
 /** A card for people: its steps, what is laid out, what the plate lacks. */
 function cardTable(made: MadeCard, machine: Machine, book: Book): string {
   const steps = made.steps.map(({ id, kind, name, points, expected }) => [
     ...[id, kind, name ?? ""],
-    ...[(points ?? []).join(", "), expected ? `${String(Math.round(expected * 100) / 100)} L` : ""],
+    ...[(points ?? []).join(", "), expected ? `${rounded(expected)} L` : ""],
   ]);
   const parts = made.takes.parts.map(({ part, count }) => `${count} x ${part.number} ${part.name}`);
   const fluids = made.takes.fluids.map(({ fluid, product, amount }) =>
@@ -113,15 +111,21 @@ function cardTable(made: MadeCard, machine: Machine, book: Book): string {
     ...[`Card for ${machine.tag} ${machine.name}`, ""],
     ...textTable(["step", "kind", "what", "points", "expected"], steps),
     ...list("Laid out", [...fluids, ...parts]),
-    ...list("Tools", made.tools),
     ...list(
-      "Drain pan",
-      made.pan === null ? [] : [`${String(Math.round(made.pan * 100) / 100)} L at least`],
+      "Too little on the shelf",
+      made.short.map(
+        ({ name, needed, onHand, unit }) =>
+          `${name}, ${rounded(onHand)} of ${rounded(needed)} ${unit}`,
+      ),
     ),
+    ...list("Tools", made.tools),
+    ...list("Drain pan", made.pan === null ? [] : [`${rounded(made.pan)} L at least`]),
     ...list(
       "For others",
-      made.forOthers.map(({ task, because, tell }) =>
-        [task, because, tell ?? ""].filter(Boolean).join(", "),
+      made.forOthers.map(({ task, because, tell, ask }) =>
+        [task, because, tell ?? "", ask === null ? "" : `ask for: ${ask}`]
+          .filter(Boolean)
+          .join(", "),
       ),
     ),
     ...list(

@@ -1,8 +1,10 @@
 import {
   dayOf,
   DANGERS,
+  FLUID_KINDS,
   jobState,
-  machinePlateOf,
+  cardFrom,
+  type CardFrom,
   makeCard,
   METHODS,
   type MadeCard,
@@ -12,17 +14,20 @@ import {
 } from "@yonderfell/core";
 import { demonstrationBook } from "./demonstrationBook.js";
 
-const BOOK = demonstrationBook(dayOf("2026-11-23"));
+const TODAY = dayOf("2026-11-23");
+const BOOK = demonstrationBook(TODAY);
 const TASKS = BOOK.tasks ?? [];
 
 function cardOf(tasks: readonly Task[]): MadeCard {
   const [first] = tasks;
   if (first === undefined) throw new Error("a card needs a task");
-  return makeCard(tasks, {
-    plate: machinePlateOf(BOOK, first.machine),
-    ...{ parts: BOOK.parts ?? [], products: BOOK.products ?? [] },
-    stockMoves: BOOK.stockMoves ?? [],
-  });
+  return makeCard(tasks, fromOf(first.machine));
+}
+
+function fromOf(id: MachineId): CardFrom {
+  const machine = (BOOK.machines ?? []).find((one) => one.id === id);
+  if (machine === undefined) throw new Error(`no machine ${id}`);
+  return cardFrom(BOOK, machine, TODAY);
 }
 
 const named = (...ids: string[]): Task[] =>
@@ -39,10 +44,11 @@ test("each task of the demonstration makes a card that can be begun, with a step
   for (const task of TASKS) {
     const card = cardOf([task]);
     expect([task.id, card.issues]).toEqual([task.id, []]);
-    const isOutside = (task.outside ?? null) !== null;
+    const isLash = /valve (lash|clearance)/i.test(task.name);
+    const isOutside = (task.outside ?? null) !== null || (isLash && !/coolant/.test(task.name));
     const own = card.steps.filter(({ kind }) => kind !== "caution");
     expect([task.id, own.length > 0]).toEqual([task.id, !isOutside]);
-    expect(card.forOthers).toHaveLength(isOutside ? 1 : 0);
+    expect(card.forOthers).toHaveLength(isOutside || isLash ? 1 : 0);
   }
 });
 
@@ -52,9 +58,10 @@ test("all tasks of a machine together make one card that can be begun; each keep
     if (tasks.length === 0) continue;
     const card = cardOf(tasks);
     expect([id, card.issues]).toEqual([id, []]);
-    const own = tasks.filter(({ outside }) => (outside ?? null) === null);
-    const withSteps = new Set(card.steps.flatMap(({ tasks: of }) => of ?? []));
-    expect(own.map((task) => task.id as string).filter((task) => !withSteps.has(task))).toEqual([]);
+    const others = new Set(card.forOthers.map(({ task }) => task));
+    const own = tasks.filter((task) => !others.has(task.id) || /coolant/.test(task.name));
+    const withSteps = new Set<string>(card.steps.flatMap(({ tasks: of }) => of ?? []));
+    expect(own.filter((task) => !withSteps.has(task.id))).toEqual([]);
     expect(new Set(card.steps.map((step) => step.id)).size).toBe(card.steps.length);
   }
 });
@@ -107,7 +114,7 @@ test("two tasks of one system open, drain and fill it once, with the most that o
     for (const kind of ["open", "drain", "fill"]) {
       const steps = card.steps.filter((step) => step.kind === kind);
       expect(steps).toHaveLength(1);
-      expect([...(steps[0]?.tasks ?? [])].sort()).toEqual(["t-bus-flush", "t-bus-oil"]);
+      expect([...(steps[0]?.tasks ?? [])].sort() as string[]).toEqual(["t-bus-flush", "t-bus-oil"]);
       if (kind !== "open") expect(steps[0]?.expected).toBe(14);
     }
     expect(card.pan).toBe(14);
@@ -196,26 +203,72 @@ test.each(PROBE)("%s: its caution stands before the first step it concerns", (da
   const concerned = card.steps.findIndex((step) => {
     const kind = (BOOK.fluids ?? []).find(({ id }) => id === step.system)?.kind ?? null;
     const about = tasks.map(({ name }) => name).join(" ");
-    return step.kind !== "caution" && found.concerns({ ...step, fluidKind: kind, about });
+    return step.kind !== "caution" && found.concerns({ ...step, from: [], fluidKind: kind, about });
   });
   expect(concerned).toBeGreaterThan(caution);
 });
 
-test("every danger is probed, and every method fits some task", () => {
+test("every danger is probed", () => {
   expect(PROBE.map(([danger]) => danger)).toEqual(DANGERS.map(({ danger }) => danger));
-  for (const { words } of METHODS) expect(TASKS.some(({ name }) => words.test(name))).toBe(true);
+});
+
+const MACHINES = BOOK.machines ?? [];
+
+test.each(METHODS.map((method) => [method.name, method] as const))(
+  "%s: a card without issues for every machine that has what it needs; of the others what the plate lacks",
+  (name, { uses, others, words }) => {
+    const isOfFluid = FLUID_KINDS.some((kind) => uses.includes(kind));
+    let made = 0;
+    for (const { id } of MACHINES) {
+      const some = TASKS.find(({ machine }) => machine === id);
+      if (some === undefined) continue;
+      const from = fromOf(id);
+      const fluids = from.plate.fluids.filter(({ kind }) => uses.includes(kind));
+      const task: Task = {
+        ...{
+          ...some,
+          id: "t-tried" as TaskId,
+          name: `Work: ${name}`,
+          outside: null,
+          method: null,
+          steps: [],
+        },
+        uses: fluids.map((fluid) => ({ fluid: fluid.id })),
+      };
+      const card = makeCard([task], { ...from, chosen: new Map([[task.id, name]]) });
+      expect([id, card.issues]).toEqual([id, []]);
+      for (const step of card.steps) expect(step.name).toMatch(/^[^a-z$][^$]*$/);
+      if (others !== undefined) {
+        expect(words?.test(name)).toBe(true);
+        expect([card.steps, card.forOthers[0]?.ask]).toEqual([[], others.ask]);
+      } else if (isOfFluid && fluids.length === 0) {
+        expect(card.lacks).toContainEqual({ code: "system", task: task.id });
+      } else {
+        made += 1;
+        expect(card.lacks.map(({ code }) => code)).not.toContain("system");
+        const without = fluids.filter((fluid) => (fluid.level ?? null) === null);
+        const told = card.lacks.flatMap((lack) => (lack.code === "level" ? [lack.system] : []));
+        expect(told).toEqual(expect.arrayContaining(without.map(({ system }) => system)));
+      }
+    }
+    if (others === undefined) expect(made).toBeGreaterThan(0);
+  },
+);
+
+test("each method with words is the one that its own name asks for", () => {
+  for (const { name, words } of METHODS.filter((method) => method.words !== undefined)) {
+    expect([name, words?.test(name)]).toEqual([name, true]);
+  }
 });
 
 test("what the plate does not have is said, and the words stay whole", () => {
   const tasks = named("t-pump-oil");
-  const id = tasks[0]?.machine as MachineId;
+  const from = fromOf(tasks[0]?.machine as MachineId);
   const bare = { fluids: [], servicePoints: [], specifications: [], fitments: [] };
-  const from = { parts: [], products: [], stockMoves: [] };
   const none = makeCard(tasks, { ...from, plate: bare });
   expect(none.lacks).toEqual([{ code: "system", task: "t-pump-oil" as TaskId }]);
   expect(none.issues).toEqual([]);
-  const plate = machinePlateOf(BOOK, id);
-  const some = makeCard(tasks, { ...from, plate: { ...plate, servicePoints: [] } });
+  const some = makeCard(tasks, { ...from, plate: { ...from.plate, servicePoints: [] } });
   expect(some.lacks.some(({ code }) => code === "point")).toBe(true);
   for (const { name } of some.steps) expect(name).toMatch(/^[A-Z][^$]+$/);
 });

@@ -293,9 +293,13 @@ export function jobState(
   events: readonly ToldEvent[],
   now: number | null = null,
 ): JobState {
-  const replay = replayed(job, events);
-  const derived = new Derived(replay);
   const latest = events.reduce((most, { at }) => Math.max(most, at), 0);
+  return stateOf(job, replayed(job, events), now ?? latest);
+}
+
+/** Where a job stands after a replay of its events, at a time in milliseconds. */
+export function stateOf(job: JobCard, replay: Replay, now: number): JobState {
+  const derived = new Derived(replay);
   return {
     cardIssues: cardIssues(job.steps ?? []),
     steps: derived.steps(),
@@ -306,7 +310,7 @@ export function jobState(
     rejected: replay.rejected,
     outOfOrder: replay.outOfOrder,
     next: derived.next(),
-    meanwhile: derived.meanwhile(now ?? latest),
+    meanwhile: derived.meanwhile(now),
     tasks: (job.tasks ?? []).map((task) => ({ task, state: derived.task(task) })),
     unfinished: derived.unfinished(),
   };

@@ -20,7 +20,7 @@ type Sort = "out" | "in";
  * the second makes it whole; a late amount out belongs to the last pass at that moment and neither ends nor begins a run.
  */
 export class PassRuns {
-  private readonly passes: Growing[] = [];
+  private passes: Growing[] = [];
   /** Of an exchange that is filled first: what came in after a whole pass, which is a top-up until an amount goes out. */
   private topUp: number | null = null;
   private run: Sort | null = null;
@@ -29,6 +29,17 @@ export class PassRuns {
   in = 0;
 
   constructor(private readonly isInFirst: boolean) {}
+
+  /** Takes over what another has come to; only its last pass still changes. */
+  takeOver(other: PassRuns): void {
+    this.passes = other.passes.slice();
+    const last = this.passes.pop();
+    if (last !== undefined) this.passes.push({ ...last });
+    this.topUp = other.topUp;
+    this.run = other.run;
+    this.out = other.out;
+    this.in = other.in;
+  }
 
   add(sort: Sort, amount: number): void {
     this[sort] += amount;

@@ -5,7 +5,8 @@ import { SEED } from "../../test/seeds.js";
 import { systemOf, type ToldEvent } from "./card.js";
 import { cardIssues } from "./cardIssues.js";
 import { jobState } from "./jobState.js";
-import { Replay, replayed } from "./replay.js";
+import { JobRun } from "./jobRun.js";
+import { Replay } from "./replay.js";
 import { standingEvents } from "./told.js";
 
 const RUNS = { numRuns: Number(process.env["RUNS"] ?? 2000) };
@@ -18,6 +19,9 @@ function shuffled(events: readonly ToldEvent[], seed: number): ToldEvent[] {
     .sort((one, other) => one.at - other.at)
     .map(({ event }) => event);
 }
+
+const inTheirOrder = (events: readonly ToldEvent[]): ToldEvent[] =>
+  [...events].sort((one, other) => one.at - other.at || (one.id < other.id ? -1 : 1));
 
 test("the order in which events are given does not matter, nor from which copy each of them is", () => {
   fc.assert(
@@ -70,20 +74,43 @@ test("every litre that was told and stands is in its system, in whatever order i
   );
 });
 
-test("one event after the other comes to the same as all of them from nothing", () => {
+test("one event after the other comes to the same as all of them from nothing, in whatever order they come in", () => {
   fc.assert(
     fc.property(SEED, (seed) => {
       const { card, events } = randomJob(seed);
-      const { events: standing, cannotUndo } = standingEvents(events);
-      const replay = new Replay(card.steps ?? []);
-      for (const event of standing) if (!cannotUndo.has(event)) replay.add(event);
-      const whole = replayed(card, events);
-      const told = ({ states }: Replay): unknown =>
-        states.map((one) => [one.closed, [...one.ticked], one.level, one.count, one.out, one.in]);
-      expect(told(replay)).toEqual(told(whole));
+      const given = seed % 3 === 0 ? shuffled(events, seed) : inTheirOrder(events);
+      const begun = seed % 5;
+      const run = new JobRun(card, given.slice(0, begun));
+      given.slice(begun).forEach((event, place) => {
+        run.add(event);
+        // A second time it changes nothing.
+        if (place % 4 === 0) run.add(event);
+        if (place % 9 === 0) {
+          expect(run.state(NOW)).toEqual(jobState(card, given.slice(0, begun + place + 1), NOW));
+        }
+      });
+      expect(run.state()).toEqual(jobState(card, events));
     }),
     RUNS,
   );
+});
+
+test("what was told long before is taken out as well, from where the replay was laid by", () => {
+  const { card, events } = randomJob(7);
+  const many = Array.from({ length: 1500 }, (_, place): ToldEvent => {
+    const event = events[place % events.length] as ToldEvent;
+    return { ...event, id: `n${String(place).padStart(5, "0")}`, at: place, undoes: null };
+  }).filter((event) => event.do !== "undo");
+  const run = new JobRun(card, many.slice(0, 200));
+  for (const event of many.slice(200)) run.add(event);
+  const all = [...many];
+  for (const [back, place] of [1, 5, 130, 700, 1300, 2].entries()) {
+    const undo = { id: `u${String(back)}`, at: 10_000 + back, do: "undo" };
+    const taken = { ...undo, undoes: (many.at(-place) as ToldEvent).id };
+    all.push(taken);
+    run.add(taken);
+    expect(run.state()).toEqual(jobState(card, all));
+  }
 });
 
 test("on a sound card of which nothing may be left out, nothing is run while a system that was drained is not filled again", () => {

@@ -33,9 +33,27 @@ export class Replay {
   private readonly placeOf: ReadonlyMap<string, number>;
   private order = 0;
 
-  constructor(readonly steps: readonly CardStep[]) {
-    this.states = steps.map((step) => new StepState(step));
-    this.placeOf = placesById(steps);
+  constructor(
+    readonly steps: readonly CardStep[],
+    from: Replay | null = null,
+  ) {
+    this.states = steps.map((step, at) => from?.states[at]?.copy() ?? new StepState(step));
+    this.placeOf = from?.placeOf ?? placesById(steps);
+    if (from === null) return;
+    this.order = from.order;
+    this.rejected.push(...from.rejected);
+    this.outOfOrder.push(...from.outOfOrder);
+    for (const system of from.touched) this.touched.add(system);
+  }
+
+  /** A copy that goes on by itself. */
+  copy(): Replay {
+    return new Replay(this.steps, this);
+  }
+
+  /** An event that would take out what it cannot. */
+  refuseUndo(event: ToldEvent): void {
+    this.rejected.push({ event: event.id, code: "cannot-undo" });
   }
 
   /** One more event, which comes after all before it. */
@@ -317,7 +335,7 @@ export function replayed({ steps }: JobCard, events: readonly ToldEvent[]): Repl
   const replay = new Replay(steps ?? []);
   const { events: standing, cannotUndo } = standingEvents(events);
   for (const event of standing) {
-    if (cannotUndo.has(event)) replay.rejected.push({ event: event.id, code: "cannot-undo" });
+    if (cannotUndo.has(event)) replay.refuseUndo(event);
     else replay.add(event);
   }
   return replay;

@@ -70,6 +70,21 @@ export class StepState {
     }
   }
 
+  /** A copy that goes on by itself. */
+  copy(): StepState {
+    const other = new StepState(this.step);
+    const { closed, releasedAt, startedAt, level, out, in: filled } = this;
+    const { wasDone, hasOut, hasFact, count } = this;
+    Object.assign(other, { closed, releasedAt, startedAt, level, out, in: filled });
+    Object.assign(other, { wasDone, hasOut, hasFact, count: { ...count } });
+    for (const point of this.ticked) other.ticked.add(point);
+    for (const [point, state] of this.points) {
+      other.points.set(point, { ...state, readings: [...state.readings] });
+    }
+    other.passes.takeOver(this.passes);
+    return other;
+  }
+
   beginCount(): void {
     this.count = newCount(this.count.number + 1);
   }

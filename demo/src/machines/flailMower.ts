@@ -119,6 +119,7 @@ export const flailMower: ScenarioMachine = {
       {
         codes: ["HLP 46"],
         product: "p-hyd-46" as ProductId,
+        level: { by: "glass", engine: "off", minutes: 5 },
       },
     ),
     fluid("f-mow-cool", "cooling system", "coolant", [["handbook", "dry", 8.2, "L"]], {

@@ -28,6 +28,7 @@ export const libraryBusPlate: Pick<
         working: [
           { capacity: "f-bus-oil-3", reason: "measured twice; the label is for the older sump" },
         ],
+        level: { by: "stick", engine: "off", warm: true, minutes: 10 },
       },
     ),
     fluid(
@@ -41,12 +42,15 @@ export const libraryBusPlate: Pick<
       {
         coolantFamily: "organic acid",
         product: "p-cool-oat" as ProductId,
+        level: { by: "lines", engine: "off", warm: false },
+        cap: q(1, "bar"),
       },
     ),
     fluid("f-bus-box", "gearbox", "gear oil", [["handbook", "drain and fill", 8.5, "L"]], {
       codes: ["GL-4"],
       grades: [{ grade: "80W-90" }],
       product: "p-gear-80w90" as ProductId,
+      level: { by: "overflow", engine: "off" },
     }),
     fluid(
       "f-bus-axle",
@@ -60,12 +64,14 @@ export const libraryBusPlate: Pick<
         codes: ["GL-5"],
         grades: [{ grade: "85W-140" }],
         product: "p-axle-85w140" as ProductId,
+        level: { by: "overflow", engine: "off" },
       },
     ),
     fluid("f-bus-brake", "brakes", "brake fluid", [["handbook", "dry", 1.1, "L"]], {
       brakeType: "4",
       codes: ["DOT 4"],
       product: "p-brake-4" as ProductId,
+      level: { by: "lines", engine: "off" },
     }),
   ],
   points: [

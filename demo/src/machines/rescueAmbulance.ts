@@ -97,6 +97,17 @@ export const rescueAmbulance: ScenarioMachine = {
       [["handbook", "drain and fill", 2.3, "L"]],
       { codes: ["GL-4"], product: "p-gear-80w90" as ProductId },
     ),
+    fluid(
+      "f-amb-box",
+      "automatic gearbox",
+      "automatic transmission fluid",
+      [["handbook", "drain and fill", 4.8, "L"]],
+      {
+        vessel: q(9.4, "L"),
+        level: { by: "overflow", engine: "idling", warm: true, from: 35, to: 45 },
+        note: "filled for life, says the handbook; no date is made of that",
+      },
+    ),
     fluid("f-amb-cool", "cooling system", "coolant", [["handbook", "dry", 11, "L"]], {
       coolantFamily: "organic acid",
       product: "p-cool-oat" as ProductId,

@@ -110,6 +110,13 @@ export const schoolMinibus: ScenarioMachine = {
       coolantFamily: "organic acid",
       product: "p-cool-oat" as ProductId,
     }),
+    fluid(
+      "f-mini-steer",
+      "power steering",
+      "power steering fluid",
+      [["handbook", "drain and fill", 0.9, "L"]],
+      { vessel: q(1.3, "L"), level: { by: "lines", engine: "off", warm: false } },
+    ),
     fluid("f-mini-brake", "brakes", "brake fluid", [["handbook", "dry", 0.8, "L"]], {
       brakeType: "4",
       codes: ["DOT 4"],

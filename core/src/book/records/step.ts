@@ -9,6 +9,7 @@ import {
 } from "./fields.js";
 import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { judgedByFields } from "./checklist.js";
+import type { Known } from "./known.js";
 import { fluidIdField, partIdField, taskIdField } from "./ids.js";
 
 /** What a step of a job is (job rules §1). */
@@ -62,9 +63,11 @@ export const stepSchema = z.looseObject(
   },
   "a step",
 );
+export type JobStep = Known<z.infer<typeof stepSchema>>;
 
 /** A step of a method, or of a machine's own way: what differs from machine to machine stands as `$` places. */
 export const methodStepSchema = z.looseObject(
   { ...plainStepFields, system: textField.nullish(), part: textField.nullish() },
   "a step of a method",
 );
+export type MethodStep = Known<z.infer<typeof methodStepSchema>>;

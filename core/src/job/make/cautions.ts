@@ -1,11 +1,14 @@
 import type { FluidKind } from "../../fluid/kinds.js";
-import type { CardStep, StepKind } from "../card.js";
+import type { JobStep } from "../../book/records/step.js";
+import type { StepKind } from "../card.js";
 
 /** A step that is being put on a card, with what it is about. */
-export interface Drafted extends CardStep {
+export interface Drafted extends JobStep {
+  /** What it was called where it was taken from, for what waits for it. */
+  readonly from: readonly string[];
   /** The kind of the fluid of its system; null where it has none. */
   readonly fluidKind: FluidKind | null;
-  /** The names of its tasks, in which what is dangerous is found. */
+  /** The names of its tasks, or what is to be put right or opened up, in which what is dangerous is found. */
   readonly about: string;
 }
 
@@ -23,14 +26,13 @@ const FLUID_STEPS: ReadonlySet<StepKind> = new Set(["open", "drain", "passes", "
 const isFluidWork = ({ kind }: Drafted): boolean => FLUID_STEPS.has(kind);
 const isOf = (step: Drafted, ...kinds: FluidKind[]): boolean =>
   step.fluidKind !== null && kinds.includes(step.fluidKind);
-const says = ({ about, name }: Drafted, words: RegExp): boolean =>
-  words.test(`${about} ${name ?? ""}`);
+const says = ({ about }: Drafted, words: RegExp): boolean => words.test(about);
 
 /** The usual dangers (safety), each with the work it can arise in. The handbook, local codes and licensed practice win over all of them. */
 export const DANGERS: readonly Danger[] = [
   {
     danger: "it starts or moves by itself",
-    name: "Engine off, key out, take-off disengaged, implement lowered, self-levelling off",
+    name: "Engine off, key out, isolated; take-off disengaged, implement lowered, self-levelling off",
     concerns: ({ kind }) => kind !== "look",
     again: true,
   },
@@ -137,16 +139,22 @@ export const DANGERS: readonly Danger[] = [
   },
 ];
 
+/** Whether a caution stands on a card already, before a step it concerns. */
+function isMet(name: string, steps: readonly Drafted[], first: Drafted): boolean {
+  const at = steps.findIndex((step) => step.kind === "caution" && step.name === name);
+  return at >= 0 && at < steps.indexOf(first);
+}
+
 /** The cautions that stand before the first step each concerns, for the tasks of the steps it concerns. */
 export function withCautions(steps: readonly Drafted[]): Drafted[] {
   const before = new Map<number, Drafted[]>();
-  for (const { danger, name, concerns, again } of DANGERS) {
-    const concerned = steps.filter(concerns);
+  for (const { name, concerns, again } of DANGERS) {
+    const concerned = steps.filter((step) => step.kind !== "caution" && concerns(step));
     const first = concerned[0];
-    if (first === undefined) continue;
+    if (first === undefined || isMet(name, steps, first)) continue;
     const tasks = [...new Set(concerned.flatMap((step) => step.tasks ?? []))];
     const caution: Drafted = {
-      ...{ id: `caution ${danger}`, kind: "caution", name, tasks, fluidKind: null, about: "" },
+      ...{ id: "", from: [], kind: "caution", name, tasks, fluidKind: null, about: "" },
       ...(again === true ? { again: true } : {}),
     };
     const place = steps.indexOf(first);
