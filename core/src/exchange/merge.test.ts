@@ -262,7 +262,7 @@ describe("what was deleted", () => {
   test("and restored after it was handed over stays", () => {
     const ours = deletedIn(both, "a");
     const records = [{ section: "places" as const, id: "shed", before: PLACE, after: null }];
-    const back = takenBack({ command: "delete", records }, true, "a");
+    const back = takenBack({ command: "delete", records }, true, "a", { at: 1, newId: () => "x" });
     const again = headAfter(applyChange(ours, back), back, "a");
     const there = merged(both, ours, "ours", "b");
     expect(names(merged(there, again, "ours", "b"))).toEqual(["Shed"]);

@@ -53,7 +53,8 @@ export interface LogWorkInput {
 /** What work took beside tasks and figures, as an entry carries it (records §1): empty lists are left out. */
 export type WorkTook = Pick<
   Entry,
-  "fluids" | "parts" | "work" | "costs" | "closes" | "measures" | "isTopUp" | "warranty"
+  | ("fluids" | "parts" | "work" | "costs" | "closes" | "measures" | "isTopUp" | "warranty")
+  | ("torques" | "met" | "left" | "pictures" | "job")
 >;
 
 /** The fields of {@link WorkTook}. */
@@ -61,6 +62,9 @@ export const TOOK_FIELDS = [
   ...(["fluids", "parts", "work", "costs", "closes", "measures"] as const),
   ...(["isTopUp", "warranty"] as const),
 ] as const satisfies readonly (keyof WorkTook)[];
+
+/** What a job adds to them: a correction that does not name it leaves it as it is. */
+const JOB_FIELDS = ["torques", "met", "left", "pictures", "job"] as const;
 
 /** A day up to which a task that has been done holds. */
 interface ValidUntil {
@@ -207,9 +211,9 @@ export function entryOf(
 
 /** What work took, without what is empty or not so. */
 function tookOf(took: WorkTook): WorkTook {
-  const said = TOOK_FIELDS.filter((field) => {
+  const said = [...TOOK_FIELDS, ...JOB_FIELDS].filter((field) => {
     const value = took[field];
-    return Array.isArray(value) ? value.length > 0 : value === true;
+    return Array.isArray(value) ? value.length > 0 : value === true || typeof value === "string";
   });
   return Object.fromEntries(said.map((field) => [field, took[field]]));
 }

@@ -100,6 +100,15 @@ export function suppliedBy(
   return { product, price, from: isKept ? "stock" : "bought" };
 }
 
+/** A part as it is fitted: at its price, from the shelf where it is kept on one. */
+export function suppliedPart(
+  part: Part,
+  stockMoves: readonly StockMove[],
+): Pick<PlannedPart, "price" | "from"> {
+  const isKept = stockMoves.some((move) => move.part === part.id);
+  return { price: priceOfPart(part), from: isKept ? "stock" : "bought" };
+}
+
 function plannedParts(
   tasks: readonly Task[],
   { plate, parts, stockMoves }: PlannedFrom,
@@ -112,10 +121,7 @@ function plannedParts(
   }
   return [...counts].flatMap(([id, count]) => {
     const part = parts.find((one) => one.id === id);
-    const isKept = stockMoves.some((move) => move.part === id);
-    return part === undefined
-      ? []
-      : [{ part, count, price: priceOfPart(part), from: isKept ? "stock" : "bought" } as const];
+    return part === undefined ? [] : [{ part, count, ...suppliedPart(part, stockMoves) }];
   });
 }
 

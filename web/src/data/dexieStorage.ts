@@ -19,6 +19,7 @@ import {
   type SharedSlice,
   type Slice,
 } from "@yonderfell/core";
+import { newId } from "./newId.js";
 import { Dexie, type Table } from "dexie";
 import { readOwned, readSlices } from "./bookSlices.js";
 import type {
@@ -184,7 +185,10 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
         return { ok: false as const, issues: [{ code: "no-longer-known" as const }] };
       }
       const wasHandedOver = seq <= ((await this.lastExport())?.seq ?? 0);
-      const back = code.takenBack(line.change, wasHandedOver, await this.copy());
+      const back = code.takenBack(line.change, wasHandedOver, await this.copy(), {
+        at: Date.parse(now),
+        newId,
+      });
       return this.applyNow(back, now, code);
     });
   }

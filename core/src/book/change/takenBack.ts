@@ -1,12 +1,26 @@
 import { fieldsOf, reversed, type Change } from "./change.js";
+import { tapTakenBack, type TakingBack } from "./takenBackTap.js";
 import { joinedRevisions, nextRevision, revisionOf, withRevision } from "../records/revision.js";
 
 /**
  * The change that takes another back. Where that one had already left this copy in a file
  * (`wasHandedOver`), what it restores counts as a change of its own, so that the next hand-over
- * carries it on; else the book is as though it had never been made.
+ * carries it on; else the book is as though it had never been made. What was told of a job is never removed: an undo of it
+ * is added (job rules §1).
  */
-export function takenBack(change: Change, wasHandedOver: boolean, copy: string): Change {
+export function takenBack(
+  change: Change,
+  wasHandedOver: boolean,
+  copy: string,
+  around: TakingBack,
+): Change {
+  const taps = change.records.map((record) => tapTakenBack(record, around));
+  const others = change.records.filter((_, at) => (taps[at] ?? null) === null);
+  const back = othersTakenBack({ ...change, records: others }, wasHandedOver, copy);
+  return { ...back, records: [...back.records, ...taps.flatMap((tap) => tap ?? [])] };
+}
+
+function othersTakenBack(change: Change, wasHandedOver: boolean, copy: string): Change {
   const undoes = change.undoes === undefined ? { undoes: { wasHandedOver } } : {};
   const back = { ...reversed(change), ...undoes };
   if (!wasHandedOver) return back;

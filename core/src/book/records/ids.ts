@@ -71,6 +71,7 @@ export type PlaceId = z.infer<typeof placeIdField>;
 
 /** Identifies a booking within its book. */
 export const bookingIdField = nameField.brand<"BookingId">();
+export type BookingId = z.infer<typeof bookingIdField>;
 
 /** Identifies a round within its book. */
 export const roundIdField = nameField.brand<"RoundId">();
@@ -84,9 +85,11 @@ export const sampleIdField = nameField.brand<"SampleId">();
 
 /** Identifies a job within its book. */
 export const jobIdField = nameField.brand<"JobId">();
+export type JobId = z.infer<typeof jobIdField>;
 
 /** Identifies what happened in a job within its book. */
 export const jobEventIdField = nameField.brand<"JobEventId">();
+export type JobEventId = z.infer<typeof jobEventIdField>;
 
 /** Identifies a checklist within its book. */
 export const checklistIdField = nameField.brand<"ChecklistId">();
@@ -94,6 +97,7 @@ export type ChecklistId = z.infer<typeof checklistIdField>;
 
 /** Identifies a method within its book. */
 export const methodIdField = nameField.brand<"MethodId">();
+export type MethodId = z.infer<typeof methodIdField>;
 
 /** Identifies a closure within its book. */
 export const closureIdField = nameField.brand<"ClosureId">();

@@ -2,11 +2,13 @@ import { z } from "zod";
 import { dateField, flagField, nameField, numberField, textField, wholeField } from "./fields.js";
 import {
   entryIdField,
+  findingIdField,
   jobEventIdField,
   jobIdField,
   machineIdField,
   methodIdField,
   taskIdField,
+  visitIdField,
 } from "./ids.js";
 import { picturesField } from "./picture.js";
 import { revisionField } from "./revisionField.js";
@@ -17,14 +19,34 @@ export const jobSchema = z.looseObject(
   {
     id: jobIdField,
     machine: machineIdField,
+    /** What it is called, where tasks and findings do not say. */
+    name: textField.nullish(),
     tasks: z.array(taskIdField, "a list of tasks").optional(),
+    /** The findings that it puts right, and the visit it was begun for. */
+    findings: z.array(findingIdField, "a list of findings").optional(),
+    visit: visitIdField.nullish(),
     opened: dateField,
+    /** Who opened it: the id of a person the book knows, else words. */
+    by: nameField.nullish(),
     steps: z.array(stepSchema, "a list of steps").optional(),
     /** The entry it was finished with; null while it is on the go. */
     finished: z
       .looseObject(
-        { on: dateField, entry: entryIdField.nullish() },
+        {
+          on: dateField,
+          /** Null where it was given up before anything was done. */
+          entry: entryIdField.nullish(),
+          /** The events that were known then; what is told of later changes nothing by itself. */
+          events: z.array(nameField, "a list of events").optional(),
+        },
         "when it was finished, with which entry",
+      )
+      .nullish(),
+    /** Put down for now: since when, by whom, and what it waits for. */
+    down: z
+      .looseObject(
+        { on: dateField, by: nameField.nullish(), why: nameField },
+        "since when it is put down, and why",
       )
       .nullish(),
     note: textField.nullish(),
@@ -58,6 +80,8 @@ export const jobEventSchema = z.looseObject(
     reason: textField.nullish(),
     /** The event that it takes out. */
     undoes: nameField.nullish(),
+    /** What it took out, so that it can be told again. */
+    taken: z.record(z.string(), z.unknown(), "an event").nullish(),
     pictures: picturesField,
     revision: revisionField,
   },

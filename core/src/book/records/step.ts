@@ -60,6 +60,13 @@ export const stepSchema = z.looseObject(
     system: fluidIdField.nullish(),
     tasks: z.array(taskIdField, "a list of tasks").optional(),
     part: partIdField.nullish(),
+    /** What its words and points were filled in from. */
+    made: z
+      .looseObject(
+        { name: textField.nullish(), points: z.array(nameField, "a list of names").nullish() },
+        "what it was filled in from",
+      )
+      .nullish(),
   },
   "a step",
 );

@@ -84,6 +84,8 @@ export const REFERS = {
     "steps.*.system": "fluids",
     "steps.*.tasks.*": "tasks",
     "steps.*.part": "parts",
+    "findings.*": "findings",
+    visit: "visits",
     "finished.entry": "entries",
   },
   jobEvents: { job: "jobs", "pictures.*.hash": "pictures" },

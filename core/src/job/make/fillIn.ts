@@ -159,7 +159,12 @@ export function stepsOf(
     TORQUE_PLACE,
     specified === null ? "" : `, ${stepFigure(specified)}`,
   );
+  const made = {
+    ...(/\$/.test(step.name ?? "") ? { name: step.name } : {}),
+    ...((step.points ?? []).some((point) => point.startsWith("$")) ? { points: step.points } : {}),
+  };
   const whole: Drafted = {
+    ...(Object.keys(made).length === 0 ? {} : { made }),
     ...{ ...base, ...plainFields(step), name },
     ...(points.length === 0 ? {} : { points }),
     ...(specified === null ? {} : { torque: specified }),
