@@ -31,6 +31,7 @@ export const USAGE = [
   "yonderfell stock BOOK --on YYYY-MM-DD [--json]",
   "yonderfell waste BOOK --on YYYY-MM-DD [--json]",
   "yonderfell card BOOK MACHINE TASK… [--json]",
+  "yonderfell methods BOOK | --library",
   "yonderfell job FILE [--now MS] [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
@@ -96,7 +97,7 @@ export function optionsFrom(words: readonly string[]): Options {
   const command = COMMANDS.find((one) => one === word);
   if (command === undefined) {
     throw new Problem(
-      `expected due, check, costs, stock, waste, card, job, reckon or help (found ${JSON.stringify(word)})`,
+      `expected due, check, costs, stock, waste, card, methods, job, reckon or help (found ${JSON.stringify(word)})`,
     );
   }
   const on = dayFrom("--on", values.on);

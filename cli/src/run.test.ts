@@ -136,7 +136,7 @@ test.each([
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
   [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
-  [["list"], /expected due, check, costs, stock, waste, card, job, reckon or help/],
+  [["list"], /expected due, check, costs, stock, waste, card, methods, job, reckon or help/],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });
@@ -318,6 +318,19 @@ test.each([
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });
   expect(ending.complaint).toMatch(complaint);
+});
+
+test("methods leave by themselves: those a book keeps, or the library's", () => {
+  const kept = JSON.parse(run(["methods", GOOD], TODAY).output) as {
+    methods: { kinds: string[] }[];
+  };
+  expect(kept.methods.map(({ kinds }) => kinds)).toEqual([["mower"]]);
+  const library = JSON.parse(run(["methods", "--library"], TODAY).output) as { methods: unknown[] };
+  expect(library.methods.length).toBeGreaterThan(20);
+  for (const words of [["methods"], ["methods", GOOD, "more"], ["methods", GOOD, "--library"]]) {
+    expect(run(words, TODAY)).toMatchObject({ status: 2, output: "" });
+  }
+  expect(run(["methods", "--all"], TODAY).complaint).toMatch(/--all/);
 });
 
 test("a card is made for tasks by name or id; as a table it tells what to lay out", () => {

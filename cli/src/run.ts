@@ -15,6 +15,7 @@ import { costsTable } from "./costsTable.js";
 import { dueTable } from "./dueTable.js";
 import { card, cardAsked } from "./card.js";
 import { job } from "./job.js";
+import { methods } from "./methods.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
 import { stockTable } from "./stockTable.js";
@@ -101,7 +102,9 @@ export function run(
         ? job(others)
         : command === "card"
           ? cardFor(others, now)
-          : output(optionsFrom(words), now);
+          : command === "methods"
+            ? methods(others)
+            : output(optionsFrom(words), now);
   try {
     return { status: 0, output: answer(), complaint: "" };
   } catch (error) {

@@ -44,6 +44,8 @@ function anyOf(schema: z.ZodType, draw: Draw): unknown {
       return leaf(schema, draw, NUMBERS);
     case "boolean":
       return draw() < 0.5;
+    case "unknown":
+      return pick<unknown>(draw, ["word", 7, true, null, ["a"]]);
     case "enum":
       return pick(draw, Object.values(def.entries ?? {}));
     case "optional":

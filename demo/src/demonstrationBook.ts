@@ -14,6 +14,7 @@ import { MACHINES } from "./machines/index.js";
 import { seededRandom } from "./random.js";
 import type { ScenarioMachine } from "./scenario.js";
 import { ESTIMATES } from "./estimates.js";
+import { withJobs } from "./jobs.js";
 import { numberedTogether } from "./numbered.js";
 import { bookingsOf, closuresOf, journeysOf, visitsOf, workshopFacts } from "./planned.js";
 import { foundOn } from "./rounds.js";
@@ -35,7 +36,7 @@ export function demonstrationBook(today: DayNumber): Book {
   );
   const { lists, undated } = recordsOf(trails, today);
   const machines = MACHINES.map((machine) => machineOf(machine, today));
-  return {
+  const book: Book = {
     format: BOOK_FORMAT,
     version: BOOK_VERSION,
     name: DEMONSTRATION_NAME,
@@ -54,6 +55,8 @@ export function demonstrationBook(today: DayNumber): Book {
     ...undated,
     closures: closuresOf(today),
   };
+  const placeOf = (machine: string): number => MACHINES.findIndex(({ id }) => id === machine);
+  return withJobs(book, today, (machine) => trails[placeOf(machine)]?.figuresOn(0) ?? {});
 }
 
 /** What the machines have left in the book, what was found on them, and what was bought for them. */

@@ -216,7 +216,12 @@ export class MemoryStorage extends MemoryBeside implements BookStorage {
       return Promise.resolve({ ok: false, issues: [{ code: "no-longer-known" }] });
     }
     const wasHandedOver = seq <= (this.exported?.seq ?? 0);
-    return Promise.resolve(this.applyNow(takenBack(line.change, wasHandedOver, this.name, { at: Date.parse(now), newId }), now));
+    return Promise.resolve(
+      this.applyNow(
+        takenBack(line.change, wasHandedOver, this.name, { at: Date.parse(now), newId }),
+        now,
+      ),
+    );
   }
 
   lastSeq(): Promise<number> {

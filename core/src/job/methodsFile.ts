@@ -8,7 +8,7 @@ import { methodSchema, type Method } from "../book/records/job.js";
 import { METHODS } from "./make/library/index.js";
 
 /** What a file of methods calls itself in its `format` field. */
-export const METHODS_FORMAT = "yonderfell-methods";
+const METHODS_FORMAT = "yonderfell-methods";
 const METHODS_VERSION = 1;
 
 /** Methods by themselves, as a file that can be given to others. */

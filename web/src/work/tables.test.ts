@@ -34,7 +34,9 @@ test.each(CSV_KINDS)(
 );
 
 test("readings and entries taken out of a book are the same when they are brought in", async () => {
-  const whole = await Opened.with(BOOK);
+  // A job and the entry it was finished with name each other: neither can be there without the other.
+  const logged = (BOOK.entries ?? []).filter((entry) => (entry.job ?? null) === null);
+  const whole = await Opened.with({ ...BOOK, jobs: [], jobEvents: [], entries: logged });
   const before = await whole.storage.everything();
   const emptied = await Opened.with({ ...before, readings: [], entries: [] });
   const { storage, tables } = emptied;

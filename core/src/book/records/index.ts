@@ -11,6 +11,8 @@ export type { Checklist } from "./checklist.js";
 export type { FluidUsed } from "./entryWork.js";
 export type { Entry, LookAgain, ReminderFactCode } from "./entry.js";
 export type { Finding } from "./finding.js";
+export type { Job, JobEvent, Method } from "./job.js";
+export type { JobStep, MethodStep } from "./step.js";
 export { type Capacity, CAPACITY_CONDITIONS, type CapacityCondition, type Fluid } from "./fluid.js";
 export type {
   BayId,

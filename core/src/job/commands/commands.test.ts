@@ -192,7 +192,7 @@ test("a changed card keeps what was done where the step is the same, and says wh
   expect(going.stepState("b")).toBe("done");
   expect(going.stepState("step1")).toBe("open");
   expect(going.state.systems).toEqual([
-    { system: "f", out: 4.1, in: 4, balance: expect.closeTo(-0.1) },
+    { system: "f", out: 4.1, in: 4, balance: expect.closeTo(-0.1) as number },
   ]);
 });
 

@@ -46,7 +46,7 @@ function finishedBy(
 ): RecordChange<"jobs"> {
   const { down: _, ...rest } = job;
   const finished = { on: formatDay(day), entry, events: events.map((event) => event.id as string) };
-  return { section: "jobs", id: job.id, before: job, after: { ...rest, finished } as Job };
+  return { section: "jobs", id: job.id, before: job, after: { ...rest, finished } };
 }
 
 /**

@@ -23,7 +23,7 @@ export type JobWork = Pick<LogWorkInput, "tasks" | "note" | "reminders"> & {
 };
 
 /** Minutes by person, in the order in which they came to it: from the first to the last event of each, without gaps over 30 minutes; whole ones, at least one. */
-export function minutesByPerson(events: readonly JobEvent[]): Map<string, number> {
+function minutesByPerson(events: readonly JobEvent[]): Map<string, number> {
   const last = new Map<string, number>();
   const spent = new Map<string, number>();
   for (const { by, at } of events) {

@@ -21,7 +21,7 @@ const USUAL = new Set(DANGERS.map(({ name }) => name));
  * The steps of a task on a card as a way to work: without the usual cautions and what a card has of its day (tasks, expected
  * litres). For a kind of machine (`isForKind`) each step in the words it was filled in from, its parts as `$parts`.
  */
-export function wayOf(
+function wayOf(
   steps: readonly JobStep[],
   task: Pick<Task, "id" | "uses">,
   isForKind: boolean,
@@ -32,9 +32,7 @@ export function wayOf(
   );
   const systems = new Set([
     ...(task.uses ?? []).map(({ fluid }) => fluid),
-    ...(isForKind || (task.uses ?? []).length === 0
-      ? own.flatMap(({ system }) => system ?? [])
-      : []),
+    ...(isForKind ? own.flatMap(({ system }) => system ?? []) : []),
   ]);
   const seen = { parts: false };
   return own.flatMap((step): MethodStep[] => {

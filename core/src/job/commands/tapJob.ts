@@ -110,7 +110,7 @@ export function takeUpJob(
   const taken = put("jobEvents", eventOf(job, events, { do: "take", by: by.trim() }, context));
   const records: RecordChange[] = [taken];
   if ((down ?? null) !== null) {
-    records.push({ section: "jobs", id: job.id, before: job, after: rest as Job });
+    records.push({ section: "jobs", id: job.id, before: job, after: rest });
   }
   return success({ command: "take-up-job", records });
 }

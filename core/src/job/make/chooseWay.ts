@@ -80,7 +80,12 @@ export function waysFor(task: Task, from: CardFrom, lacks: CardLack[]): Used[] {
   const way =
     own ?? chosen ?? METHODS.find(({ words }) => words?.test(task.name)) ?? plainWay(task.name);
   const isOwn = own !== null;
-  if (fluidKindsOf(way).length === 0) return [{ way, isOwn, tasks, use: null, fluid: null }];
+  const systems = new Set(way.steps.flatMap(({ system }) => system ?? []));
+  const worked = from.plate.fluids.find(({ id }) => systems.has(id)) ?? null;
+  if (fluidKindsOf(way).length === 0 || worked !== null) {
+    const use = worked === null ? null : { fluid: worked.id };
+    return [{ way, isOwn, tasks, use, fluid: worked }];
+  }
   const fluids = fluidsFor(task, way, from.plate);
   if (fluids.length > 0) {
     return fluids.map((fluid) => ({

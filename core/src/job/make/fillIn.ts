@@ -171,10 +171,11 @@ export function stepsOf(
     ...(step.after === undefined ? {} : { after: step.after.map((id) => placeOf(used, id)) }),
   };
   if (given === undefined || given === null) return [whole];
+  const here = given === fluid ? used : { ...used, use: { fluid: given.id }, fluid: given };
   const { product } = plannedFilling(given, from);
   const coldest = from.machine.duty?.coldestStart ?? null;
   const places = placesOf(given, {
-    ...{ product, litres: litresOf(used), plate: from.plate },
+    ...{ product, litres: litresOf(here), plate: from.plate },
     coldest: coldest === null ? null : valueIn(coldest, "degC"),
   });
   lacks.push(...places.lacks(name));
@@ -182,7 +183,7 @@ export function stepsOf(
   const minutes = step.kind === "wait" ? (given.level?.minutes ?? step.minutes) : step.minutes;
   return [
     {
-      ...{ ...whole, ...amountsOf(step, used, given, lacks) },
+      ...{ ...whole, ...amountsOf(step, here, given, lacks) },
       ...{ name: places.fill(name), system: given.id },
       ...(step.kind === "fill" && used.use?.condition ? { condition: used.use.condition } : {}),
       ...((minutes ?? null) === null ? {} : { minutes }),
