@@ -186,9 +186,6 @@ function asItShould({ kind, points, unit }: JobStep): readonly Tap[] {
 function halfDone(step: JobStep): readonly Tap[] | "stop" {
   if (step.kind === "drain") return [{ do: "out", amount: 11.9, typed: "11.9" }, { do: "tick" }];
   if (step.kind === "fill") return [{ do: "in", amount: 3, typed: "3" }];
-  if (step.mayNotApply === true && step.kind === "do" && /sample/i.test(step.name ?? "")) {
-    return [{ do: "skip", reason: "none is due" }];
-  }
   return asItShould(step);
 }
 

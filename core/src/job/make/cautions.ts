@@ -51,7 +51,7 @@ export const DANGERS: readonly Danger[] = [
   },
   {
     danger: "hot oil and exhausts",
-    name: "Warm, not hot: oil and exhaust burn; gloves on",
+    name: "Warm, not hot: warm oil drains better, hot oil and exhaust burn; gloves on",
     concerns: (step) =>
       step.kind === "drain" &&
       isOf(

@@ -4,23 +4,14 @@ const { ifSo, open, drain, magnet, plug, fill, cap, settle, level, sample } = CO
 const { parts, handTurn, wander } = COMMON;
 
 const COLOUR = ofSystem({ kind: "look", name: "Level and colour at $check before it is opened" });
-const WARM = ifSo({ kind: "do", name: "Oil warm, not hot: it drains better; then engine off" });
 const OLD_FILTER: StepDraft = {
   kind: "look",
-  name: "Old filter: its ring came off with it; cut open: metal between the folds",
+  name: "Old filter off with its ring, how rings and springs sat photographed; cut open: metal between the folds",
   ...{ meanwhile: true, mayNotApply: true },
 };
-const PRIME = ifSo({
-  kind: "do",
-  name: "Filter filled beforehand only where the handbook says so; never through its middle",
-});
-const DRY_TURN = ifSo({
-  kind: "do",
-  name: "After standing long or with a dry filter: turned without starting until there is pressure",
-});
 const START: StepDraft = {
   kind: "run",
-  name: "Start: the pressure lamp goes out within seconds, or stop at once",
+  name: "After standing long turned first without starting. Start: the pressure lamp goes out within seconds, or stop at once",
 };
 const DRY: StepDraft = { kind: "look", name: "Dry at plug and filter, running and stopped" };
 const FIRST_DIP = ofSystem({
@@ -33,9 +24,7 @@ const RESET: StepDraft = {
   mayNotApply: true,
 };
 
-const AFTER_ENGINE: readonly StepDraft[] = [
-  ...[cap, DRY_TURN, START, DRY, settle, FIRST_DIP, RESET],
-];
+const AFTER_ENGINE: readonly StepDraft[] = [...[cap, START, DRY, settle, FIRST_DIP, RESET]];
 
 const SUCKED = /suck|suction|probe|pump(ed)? (hose|out)/i;
 
@@ -51,12 +40,12 @@ const ENGINE_SUCKED = way({
   uses: ["engine oil", "suction pump with a probe", "measuring jug"],
   suits: isSucked,
   steps: [
-    ...[COLOUR, WARM, open, sample],
+    ...[COLOUR, open],
     ofSystem({
       kind: "drain",
       name: "Suck out, probe to the bottom of the stick's tube or by its own pump hose, until it draws air",
     }),
-    ...[OLD_FILTER, wander, PRIME, parts, handTurn],
+    ...[OLD_FILTER, parts, handTurn],
     ofSystem({
       kind: "close",
       of: "drain",
@@ -66,13 +55,23 @@ const ENGINE_SUCKED = way({
   ],
 });
 
+const ENGINE_SAMPLED = way({
+  name: "engine oil with a sample",
+  uses: ["engine oil", "measuring jug", "sample bottle"],
+  suits: ({ name }) => /sample/i.test(name),
+  steps: [
+    ...[COLOUR, open, { ...sample, mayNotApply: false }, drain, OLD_FILTER, magnet],
+    ...[parts, handTurn, plug, fill, ...AFTER_ENGINE],
+  ],
+});
+
 const ENGINE_DRAINED = way({
   name: "engine oil by its drain",
   uses: ["engine oil", "measuring jug"],
   words: /engine oil/i,
   steps: [
-    ...[COLOUR, WARM, open, sample, drain, OLD_FILTER, wander],
-    ...[magnet, PRIME, parts, handTurn, plug, fill, ...AFTER_ENGINE],
+    ...[COLOUR, open, drain, OLD_FILTER, magnet],
+    ...[parts, handTurn, plug, fill, ...AFTER_ENGINE],
   ],
 });
 
@@ -146,5 +145,5 @@ const HYDRAULIC = way({
 
 /** Ways with oils; of one kind of oil the first that suits. */
 export const OIL_WAYS: readonly Way[] = [
-  ...[ENGINE_SUCKED, ENGINE_DRAINED, BOX_PASSES, BOX_WARM, AXLE, BOX, HYDRAULIC],
+  ...[ENGINE_SUCKED, ENGINE_SAMPLED, ENGINE_DRAINED, BOX_PASSES, BOX_WARM, AXLE, BOX, HYDRAULIC],
 ];

@@ -83,7 +83,7 @@ export const COMMON = {
   parts: { kind: "fit", name: "Fit", part: "$parts" },
   handTurn: ifSo({
     kind: "torque",
-    name: "Screw-on filter: seal wetted as its maker says, by hand until it meets, then its part turn; a housing to its torque",
+    name: "Screw-on filter: filled first only where its maker says so, seal wetted, by hand until it meets, then its part turn; a housing to its torque",
   }),
   wander: ifSo({
     kind: "do",
