@@ -55,8 +55,7 @@ export function demonstrationBook(today: DayNumber): Book {
     ...undated,
     closures: closuresOf(today),
   };
-  const placeOf = (machine: string): number => MACHINES.findIndex(({ id }) => id === machine);
-  return withJobs(book, today, (machine) => trails[placeOf(machine)]?.figuresOn(0) ?? {});
+  return withJobs(book, today);
 }
 
 /** What the machines have left in the book, what was found on them, and what was bought for them. */

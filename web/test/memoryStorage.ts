@@ -24,6 +24,7 @@ import {
   type CommandContext,
   type CommandResult,
   OWN_DATED_SECTIONS,
+  type OwnedSection,
   type DatedOfMachine,
   type DatedRecord,
   type Entry,
@@ -112,6 +113,17 @@ export class MemoryStorage extends MemoryBeside implements BookStorage {
 
   plate(id: MachineId): Promise<MachinePlate> {
     return Promise.resolve(this.book === null ? EMPTY_PLATE : machinePlateOf(this.book, id));
+  }
+
+  ofMachine<S extends OwnedSection>(
+    id: MachineId,
+    sections: readonly S[],
+  ): Promise<{ readonly [K in S]: readonly RecordOf[K][] }> {
+    const read = sections.map((section) => [
+      section,
+      (this.book?.[section] ?? []).filter(({ machine }) => machine === id),
+    ]);
+    return Promise.resolve(Object.fromEntries(read) as { readonly [K in S]: RecordOf[K][] });
   }
 
   list<S extends Section>(section: S): Promise<readonly RecordOf[S][]> {

@@ -1,4 +1,5 @@
 export type { JobCard, ToldEvent } from "./card.js";
+export { cardIssues as cardIssuesOf } from "./cardIssues.js";
 export { bookWork, type BookWorkIssue, type WorkToBook } from "./commands/bookWork.js";
 export {
   changeCard,
@@ -30,6 +31,7 @@ export {
 export type { RejectedCode } from "./eventCodes.js";
 export { readJobFile } from "./jobFile.js";
 export { JobRun } from "./jobRun.js";
+export type { StepVerdict } from "../inspect/verdict.js";
 export { type JobState, jobState } from "./jobState.js";
 export { cardFrom, type CardFrom } from "./make/cardFrom.js";
 export { DANGERS } from "./make/cautions.js";

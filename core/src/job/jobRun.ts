@@ -1,6 +1,8 @@
 import type { JobCard, ToldEvent } from "./card.js";
 import { stateOf, type JobState } from "./jobState.js";
 import { Replay } from "./replay.js";
+import type { StepVerdict } from "../inspect/verdict.js";
+import type { FillLevel } from "./stepState.js";
 import { isAfter, standingEvents } from "./told.js";
 
 /** After so many events a replay is laid by, to go on from where one of them is taken out. */
@@ -52,6 +54,26 @@ export class JobRun {
   /** Where the job stands, at a time in milliseconds; at the latest of any event where it is null. */
   state(now: number | null = null): JobState {
     return stateOf(this.job, this.replay, now ?? this.latest);
+  }
+
+  /** When the wait of a step was last started, milliseconds; null where it runs not. */
+  startedAt(step: string): number | null {
+    const state = this.replay.states.find((one) => one.step.id === step);
+    return state === undefined || state.closed !== null ? null : state.startedAt;
+  }
+
+  /** The level of a fill as it was last read; `unread` for any other step. */
+  levelOf(step: string): FillLevel {
+    return this.replay.states.find((one) => one.step.id === step)?.level ?? "unread";
+  }
+
+  /** The verdicts of a look since it was last begun, by point; null for a step without points. */
+  verdictsOf(step: string): ReadonlyMap<string | null, StepVerdict> {
+    const points = this.replay.states.find((one) => one.step.id === step)?.points ?? new Map();
+    const judged = [...points].flatMap(([point, { verdict, isJudged }]) =>
+      isJudged && verdict !== null ? [[point, verdict] as const] : [],
+    );
+    return new Map(judged);
   }
 
   private note(event: ToldEvent): void {

@@ -14,6 +14,12 @@ const MetersPage = lazy(again(() => import("../places/yard/meters/MetersPage.js"
 const PlanRoutes = lazy(again(() => import("../places/yard/plan/PlanRoutes.js")));
 const PartsPage = lazy(again(() => import("../places/yard/parts/PartsPage.js")));
 const Stores = lazy(again(() => import("../places/stores/Stores.js")));
+const BenchPage = lazy(again(() => import("../places/bench/BenchPage.js")));
+const StartPage = lazy(again(() => import("../places/bench/StartPage.js")));
+const JobPage = lazy(again(() => import("../places/bench/JobPage.js")));
+const FinishPage = lazy(again(() => import("../places/bench/FinishPage.js")));
+const ChangeCardPage = lazy(again(() => import("../places/bench/ChangeCardPage.js")));
+const TagPage = lazy(again(() => import("../places/bench/TagPage.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
@@ -55,6 +61,12 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/yard/:machineId/facts" element={<FactsPage />} />
       <Route path="/log/:machineId" element={<LogWork />} />
       <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
+      <Route path="/bench" element={<BenchPage />} />
+      <Route path="/bench/new" element={<StartPage />} />
+      <Route path="/bench/:machineId/:jobId" element={<JobPage />} />
+      <Route path="/bench/:machineId/:jobId/finish" element={<FinishPage />} />
+      <Route path="/bench/:machineId/:jobId/card" element={<ChangeCardPage />} />
+      <Route path="/bench/:machineId/:jobId/tag" element={<TagPage />} />
       <Route path="/rounds" element={<FindingsPage />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />

@@ -1,6 +1,6 @@
 import { BookOpen, Calculator, Gauge, Search, SlidersHorizontal, Undo2 } from "lucide-react";
 import { lazy, Suspense, type ReactElement, type ReactNode } from "react";
-import { Link, NavLink, Outlet } from "react-router";
+import { Link, NavLink, Outlet, useLocation } from "react-router";
 import type { BookEntry } from "../data/registry.js";
 import { dateWithWeekday } from "../words/format.js";
 import { useBook } from "../session/openBook.js";
@@ -86,11 +86,17 @@ function Overlays(): ReactElement {
 
 const BAR_ITEM = "flex min-h-12 items-center gap-1.5 px-1 text-ink hover:underline";
 
+/** A job at the machine has the whole of a narrow screen; the way back stands on it. */
+const JOB_IN_HAND = /^\/bench\/(?!new)[^/]+\/[^/]+$/;
+
 function TopBar(): ReactElement {
+  const { pathname } = useLocation();
   const hasSingleKeys = useAppSelector((state) => state.preferences.hasSingleKeys);
   return (
-    <header className="flex flex-wrap items-stretch gap-x-5 border-b-2 border-ink px-7 max-sm:px-4">
-      <nav aria-label="Places" className="flex flex-wrap items-stretch gap-x-1">
+    <header
+      className={`flex flex-wrap items-stretch gap-x-5 border-b-2 border-ink px-7 max-sm:px-4 ${JOB_IN_HAND.test(pathname) ? "max-sm:hidden" : ""}`}
+    >
+      <nav aria-label="Places" className="flex flex-wrap items-stretch gap-x-1 max-sm:gap-x-0">
         <span className="flex items-center pr-3 text-large font-bold max-sm:sr-only">
           Yonderfell
         </span>
@@ -100,7 +106,7 @@ function TopBar(): ReactElement {
             to={place.path}
             {...(hasSingleKeys ? { "aria-keyshortcuts": place.key } : {})}
             className={({ isActive }) =>
-              `-mb-0.5 flex min-h-12 items-center gap-1.5 border-b-4 px-2.5 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
+              `-mb-0.5 flex min-h-12 items-center gap-1.5 border-b-4 px-2.5 max-sm:px-1.5 ${isActive ? "border-clear font-semibold" : "border-transparent text-quiet hover:text-ink"}`
             }
           >
             {place.name}
@@ -188,7 +194,7 @@ function UndoButton(): ReactElement | null {
       onClick={() => void undo("undo")}
     >
       <Undo2 size={18} aria-hidden="true" />
-      Undo
+      <span className="max-2xl:sr-only">Undo</span>
     </button>
   );
 }

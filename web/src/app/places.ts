@@ -9,6 +9,7 @@ export interface Place {
 export const PLACES: readonly Place[] = [
   { name: "Ahead", path: "/ahead", key: "1" },
   { name: "Yard", path: "/yard", key: "2" },
+  { name: "Bench", path: "/bench", key: "3" },
   { name: "Rounds", path: "/rounds", key: "4" },
   { name: "Stores", path: "/stores", key: "5" },
   { name: "Ledger", path: "/ledger", key: "6" },

@@ -13,6 +13,7 @@ import type {
   MachineId,
   MachinePlate,
   Need,
+  OwnedSection,
   RecordOf,
   Result,
   Section,
@@ -133,6 +134,11 @@ export interface BookStorage extends BoardSource {
   machineBook(id: MachineId): Promise<MachineBook | null>;
   /** What belongs in and on a machine; empty where nothing is recorded. */
   plate(id: MachineId): Promise<MachinePlate>;
+  /** The records of some sections that belong to a machine. */
+  ofMachine<S extends OwnedSection>(
+    id: MachineId,
+    sections: readonly S[],
+  ): Promise<{ readonly [K in S]: readonly RecordOf[K][] }>;
   /** What belongs to no one machine, and the machines. */
   shared(): Promise<SharedBook>;
   /** How many records each section holds. */

@@ -6,13 +6,14 @@ import {
   type Machine,
   type MachineBook,
   type MachineId,
+  type OwnedSection,
   type RecordOf,
   type Section,
   type Settings,
 } from "@yonderfell/core";
 import type { Table } from "dexie";
 import { BookDatabase } from "./bookDatabase.js";
-import { headOf, readSlices, readSection, tableOf } from "./bookSlices.js";
+import { headOf, readOwned, readSlices, readSection, tableOf } from "./bookSlices.js";
 import type { BoardSource, JournalLine, StoredBoard } from "./bookStorage.js";
 import { follows } from "./storedBoard.js";
 
@@ -102,6 +103,18 @@ export class DexieBoardSource implements BoardSource {
       await board.bulkPut(rows);
       await boardFacts.put({ key: "board", value: head });
     });
+  }
+
+  async ofMachine<S extends OwnedSection>(
+    id: MachineId,
+    sections: readonly S[],
+  ): Promise<{ readonly [K in S]: readonly RecordOf[K][] }> {
+    const { database } = this;
+    const [read] = await database.transaction("r", this.records(), () =>
+      readOwned(database, sections, [id]),
+    );
+    const none = sections.map((section) => [section, []]);
+    return read ?? (Object.fromEntries(none) as { readonly [K in S]: readonly RecordOf[K][] });
   }
 
   /** The tables of the book's records. */

@@ -4,6 +4,7 @@ import {
   type Change,
   type Entry,
   type Finding,
+  type JobEvent,
   type Machine,
   type Meter,
   type Reading,
@@ -12,7 +13,7 @@ import {
 } from "@yonderfell/core";
 import { sectionNoun } from "./bookWords.js";
 import { findingTitle } from "./findingWords.js";
-import { counted, dialFigureWithUnit, fullDate } from "./format.js";
+import { counted, dialFigureWithUnit, figure, fullDate } from "./format.js";
 
 const machineOf = ({ before, after }: RecordChange): string => {
   const record = (after ?? before ?? {}) as { readonly machine?: string; readonly id?: string };
@@ -37,6 +38,8 @@ export function changeWords(change: Change, machine: NamedMachine | null): strin
   const last = change.records.at(-1);
   const tag = machine?.machine.tag ?? "a machine";
   if (change.command.endsWith("-visit")) return visitWords(change, tag);
+  const words = BY_COMMAND[change.command];
+  if (words !== undefined) return words(change, tag);
   switch (change.command) {
     case "log-work":
       return `work on ${tag}${entryWords(last?.after as Entry, machine)}`;
@@ -69,10 +72,6 @@ export function changeWords(change: Change, machine: NamedMachine | null): strin
       return `release of ${tag}`;
     case "apply-plan":
       return `${counted(change.records.length, "task")} for ${tag}`;
-    case "take-on-machine":
-    case "decide-baseline":
-    case "finish-baseline":
-      return `taking on of ${tag}`;
     case "write-ladder":
       return `ladder of ${tag}`;
     case "note-reminder":
@@ -92,6 +91,46 @@ export function changeWords(change: Change, machine: NamedMachine | null): strin
       return `change of ${counted(change.records.length, "record")}`;
   }
 }
+
+/** What is done on the Bench, and in taking a machine on, by its command. */
+const BY_COMMAND: Readonly<Record<string, (change: Change, tag: string) => string>> = {
+  "take-on-machine": (_, tag) => `taking on of ${tag}`,
+  "decide-baseline": (_, tag) => `taking on of ${tag}`,
+  "finish-baseline": (_, tag) => `taking on of ${tag}`,
+  "open-job": (_, tag) => `job on ${tag}`,
+  "tap-job": (change, tag) => `${tapWords(change)} on ${tag}`,
+  "undo-tap": (_, tag) => `taking back on the job of ${tag}`,
+  "take-up-job": (_, tag) => `taking up of the job on ${tag}`,
+  "put-down-job": (_, tag) => `putting down of the job on ${tag}`,
+  "change-card": (_, tag) => `change of the card of ${tag}`,
+  "finish-job": (_, tag) => `finish of the job on ${tag}`,
+  "give-up-job": (_, tag) => `giving up of the job on ${tag}`,
+  "keep-own-way": (_, tag) => `way of working on ${tag}`,
+  "drop-own-way": (_, tag) => `way of working on ${tag}`,
+  "keep-method": () => "a way of working",
+  "take-in-methods": () => "ways of working",
+  "book-work": (_, tag) => `booking for ${tag}`,
+};
+
+/** What was told of a job: `0.5 L in`, `a step`. */
+function tapWords({ records }: Change): string {
+  const events = records.map(({ after }) => after as JobEvent | null);
+  const poured = events.find((event) => event?.do === "in" || event?.do === "out");
+  if (poured?.amount) return `${figure(poured.amount, 2)} L ${poured.do}`;
+  const what = events[0]?.do ?? "";
+  return TAPPED[what] ?? "a step";
+}
+
+const TAPPED: Readonly<Record<string, string>> = {
+  level: "a level",
+  reading: "a reading",
+  judge: "a verdict",
+  skip: "a step left out",
+  note: "a note",
+  reopen: "a step opened again",
+  release: "a release",
+  start: "a start",
+};
 
 /** How many figures a change reads from dials; those it sets aside do not count. */
 export function readingsIn(change: Change): number {

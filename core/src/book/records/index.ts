@@ -21,6 +21,7 @@ export type {
   FindingId,
   FitmentId,
   FluidId,
+  JobId,
   JourneyId,
   MachineId,
   MeterId,

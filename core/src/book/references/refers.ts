@@ -85,7 +85,8 @@ export const REFERS = {
     "steps.*.tasks.*": "tasks",
     "steps.*.part": "parts",
     "findings.*": "findings",
-    visit: "visits",
+    // A visit that is decided anew goes; the job it was begun for goes on.
+    visit: null,
     "finished.entry": "entries",
   },
   jobEvents: { job: "jobs", "pictures.*.hash": "pictures" },

@@ -78,7 +78,7 @@ class Going {
   }
 
   tap(step: string, tap: Tap): void {
-    this.do(tapJob(this.book, this.job.id, { step, by: "et", ...tap }, this.context()));
+    this.do(tapJob(this.book, this.job.id, [{ step, by: "et", ...tap }], this.context()));
   }
 
   stepState(id: string): string | undefined {
@@ -109,10 +109,27 @@ const LOG = { day: dayOf("2026-11-30"), tasks: [], figures: [], note: "oil chang
 test("what the replay would reject is refused, and nothing is written", () => {
   const going = new Going();
   going.open();
-  const held = tapJob(going.book, going.job.id, { step: "c", do: "tick" }, going.context());
+  const held = tapJob(going.book, going.job.id, [{ step: "c", do: "tick" }], going.context());
   expect(held).toEqual({ ok: false, issues: [{ code: "rejected", why: "held" }] });
-  const nowhere = tapJob(going.book, "gone", { step: "c", do: "tick" }, going.context());
+  const nowhere = tapJob(going.book, "gone", [{ step: "c", do: "tick" }], going.context());
   expect(nowhere).toEqual({ ok: false, issues: [{ code: "job-missing" }] });
+});
+
+test("several taps are one change, or none where one of them is not taken", () => {
+  const going = begun();
+  const taps: Tap[] = [
+    { step: "c", do: "out", amount: 1 },
+    { step: "c", do: "tick" },
+  ];
+  going.do(tapJob(going.book, going.job.id, taps, going.context()));
+  expect(going.changes.at(-1)?.records).toHaveLength(2);
+  expect([going.stepState("c"), going.state.systems[0]?.out]).toEqual(["done", 5.1]);
+  const held: Tap[] = [
+    { step: "e", do: "in", amount: 1 },
+    { step: "f", do: "tick" },
+  ];
+  const result = tapJob(going.book, going.job.id, held, going.context());
+  expect(result).toEqual({ ok: false, issues: [{ code: "rejected", why: "held" }] });
 });
 
 test("a slow clock cannot put an event before what is known", () => {
@@ -219,7 +236,7 @@ test("a finish is refused while anything is unfinished, writes one entry, and on
     ...{ on: "2026-11-30", entry: going.book.entries[0]?.id },
     events: going.events.map(({ id }) => id),
   });
-  expect(tapJob(going.book, going.job.id, { step: "g", do: "tick" }, going.context()).ok).toBe(
+  expect(tapJob(going.book, going.job.id, [{ step: "g", do: "tick" }], going.context()).ok).toBe(
     false,
   );
   const late = { ...(going.events[0] as JobEvent), id: "late" as JobEvent["id"] };

@@ -58,23 +58,29 @@ function eventOf(job: Job, events: readonly JobEvent[], tap: Tap, context: TapCo
 }
 
 /**
- * Tells of something that happened in a job, or was done in it: one event more. What the replay would reject is refused with its
- * code; a fact that comes out of order counts, and the replay lists it. Refused as well: a job that is finished or not there.
+ * Tells of what happened in a job, or was done in it: an event more for each tap, one after the other, or none of them. What the
+ * replay would reject is refused with its code; a fact that comes out of order counts, and the replay lists it. Refused as
+ * well: a job that is finished or not there.
  */
 export function tapJob(
   slice: JobSlice,
   id: string,
-  tap: Tap,
+  taps: readonly Tap[],
   context: TapContext,
 ): CommandResult<TapIssue> {
   const found = openJobNamed(slice, id);
   if ("code" in found) return failure([found]);
-  const { job, events } = found;
-  const event = eventOf(job, events, tap, context);
-  const rejected = jobState(job, [...events, event], context.at).rejected;
-  const why = rejected.find((one) => one.event === event.id)?.code;
+  const { job } = found;
+  const events = [...found.events];
+  const told = taps.map((tap) => {
+    const event = eventOf(job, events, tap, context);
+    events.push(event);
+    return event;
+  });
+  const { rejected } = jobState(job, events, context.at);
+  const why = rejected.find(({ event }) => told.some((one) => one.id === event))?.code;
   if (why !== undefined) return failure([{ code: "rejected", why }]);
-  return success({ command: "tap-job", records: [put("jobEvents", event)] });
+  return success({ command: "tap-job", records: told.map((event) => put("jobEvents", event)) });
 }
 
 /** Takes an event of a job out again by an undo. Refused: one that is not there or is an undo itself, and a job that is finished. */

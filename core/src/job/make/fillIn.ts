@@ -86,7 +86,7 @@ function partSteps({ tasks, fluid }: Used, from: CardFrom, base: Drafted): Draft
       const part = from.parts.find((one) => one.id === id);
       if (part === undefined) return [];
       const where = [position, side].filter(Boolean).join(", ");
-      const name = `${part.number} ${part.name}${where === "" ? "" : `: ${where}`}`;
+      const name = `Fit ${part.number} ${part.name}${where === "" ? "" : `: ${where}`}`;
       const count = Math.max(1, Math.ceil(perService ?? 1));
       const step = { ...base, name, part: id, count, ...(note ? { note } : {}) };
       return [fluid === null ? step : { ...step, system: fluid.id }];

@@ -137,7 +137,7 @@ function findingSteps(finding: Finding, { parts }: CardFrom): Drafted[] {
   const fits = (finding.parts ?? []).flatMap(({ part: id, count }): Drafted[] => {
     const part = parts.find((one) => one.id === id);
     if (part === undefined) return [];
-    const name = `${part.number} ${part.name}`;
+    const name = `Fit ${part.number} ${part.name}`;
     return [{ ...base, kind: "fit", name, part: id, count: Math.max(1, Math.ceil(count ?? 1)) }];
   });
   const seen = about === "" ? (finding.kind ?? "What was found") : about;

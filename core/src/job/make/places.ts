@@ -38,6 +38,9 @@ function pointWords({ name, where, tool, count }: ServicePoint): string {
   return `${within(name)}${many}${place}${tool ? ` (${tool})` : ""}`;
 }
 
+/** A seal without what is remarked on it: that it is new is said already. */
+const sealWords = (seal: string): string => (seal.split(/[,;]/)[0] ?? seal).trim();
+
 const torqueWords = (torque: Quantity | null | undefined): string =>
   torque ? `, ${stepFigure(torque)}` : "";
 
@@ -169,9 +172,9 @@ export function placesOf(
     $drain: drain ? pointWords(drain) : `the drain of the ${system}`,
     $check: check ? pointWords(check) : `the level mark of the ${system}`,
     $product: product?.name ?? "what the handbook asks for",
-    $seal: drain?.seal ? ` with a new ${drain.seal}` : ", its seal renewed",
+    $seal: drain?.seal ? ` with a new ${sealWords(drain.seal)}` : ", its seal renewed",
     $torque: torqueWords(drain?.torque),
-    $fillseal: filler?.seal ? ` with a new ${filler.seal}` : "",
+    $fillseal: filler?.seal ? ` with a new ${sealWords(filler.seal)}` : "",
     $filltorque: torqueWords(filler?.torque),
     $mark: markWords(fluid),
     $window: windowWords(fluid.level ?? {}),

@@ -1,6 +1,6 @@
 import type { Finding, FindingReckoning } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { NotebookPen, Plus } from "lucide-react";
+import { NotebookPen, Plus, Wrench } from "lucide-react";
 import { useMemo, useState, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useBook } from "../../session/openBook.js";
@@ -10,6 +10,7 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { Page } from "../../ui/Page.js";
 import { Stone } from "../../ui/Stone.js";
+import { beginPath } from "../../words/beginPath.js";
 import { findingStandsWords, findingTitle, foundWords } from "../../words/findingWords.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
 import { findingsInOrder, type ListedFinding } from "./findingsModel.js";
@@ -91,7 +92,7 @@ function FindingLine({
   const { finding } = reckoned;
   const title = findingTitle(finding);
   return (
-    <li className="grid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2.5 sm:grid-cols-[7rem_13rem_1fr_auto]">
+    <li className="grid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2.5 sm:grid-cols-[7rem_13rem_1fr_auto_auto]">
       <span className="flex items-center gap-2">
         {finding.verdict ? <Stone verdict={finding.verdict} /> : null}
         {finding.verdict ?? "not judged"}
@@ -115,6 +116,14 @@ function FindingLine({
         >
           {findingStandsWords(reckoned, today)}
         </span>
+      </Link>
+      <Link
+        to={beginPath(machine.id, "finding", finding.id)}
+        aria-label={`Begin what puts right: ${title}`}
+        className="flex min-h-10 items-center gap-1.5 text-clear max-sm:min-h-12"
+      >
+        <Wrench size={16} aria-hidden="true" />
+        Begin
       </Link>
       <Link
         to={`/log/${encodeURIComponent(machine.id)}?closes=${encodeURIComponent(finding.id)}`}

@@ -1,5 +1,5 @@
 import { currentStop, dayOf, type BoardMachine, type MachineId } from "@yonderfell/core";
-import { Droplet, Gauge, NotebookPen, SearchCheck, type LucideIcon } from "lucide-react";
+import { Droplet, Gauge, NotebookPen, SearchCheck, Wrench, type LucideIcon } from "lucide-react";
 import type { ReactElement, ReactNode } from "react";
 import { Link, NavLink, useLocation, useParams } from "react-router";
 import { findingOpened, meterReadingOpened } from "../../session/session.js";
@@ -116,15 +116,28 @@ function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement 
         icon={SearchCheck}
         onPress={() => dispatch(findingOpened(id))}
       />
-      <Link to={`/log/${encodeURIComponent(id)}`} className={`${PRIMARY_BUTTON} ${NARROW}`}>
+      <Link
+        to={`/bench/new?machine=${encodeURIComponent(id)}`}
+        aria-label="Begin a job"
+        className={`${QUIET_BUTTON} ${NARROW}`}
+      >
+        <Wrench size={18} aria-hidden="true" className="max-sm:hidden" />
+        <span className="max-sm:hidden">Begin a job</span>
+        <span className="sm:hidden">Begin</span>
+      </Link>
+      <Link
+        to={`/log/${encodeURIComponent(id)}`}
+        aria-label="Log work"
+        className={`${PRIMARY_BUTTON} ${NARROW}`}
+      >
         <NotebookPen size={18} aria-hidden="true" className="max-sm:hidden" />
-        Log work
+        Log<span className="max-sm:hidden">work</span>
       </Link>
     </div>
   );
 }
 
-/** Four of them share the width of a narrow screen. */
+/** Five of them share the width of a narrow screen. */
 const NARROW = "max-sm:flex-1 max-sm:justify-center max-sm:px-1 max-sm:whitespace-nowrap";
 
 function Action({

@@ -1,3 +1,4 @@
+import { beginPath } from "../../words/beginPath.js";
 import type { FindingReckoning } from "@yonderfell/core";
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -42,11 +43,20 @@ export const FindingRow = memo(function FindingRow(props: FindingRowProps): Reac
           {!isNarrow && <span className="sr-only">, {findingStandsWords(finding, today)}</span>}
           <ReachStrip strip={strip} scale={scale} today={today} hasWords={!isNarrow} />
         </Link>
+        {!isOnPaper && !isNarrow && (
+          <Link
+            to={beginPath(machine, "finding", id)}
+            aria-label={`Begin what puts right: ${findingTitle(finding.finding)}`}
+            className="flex min-h-[34px] w-[3.25rem] shrink-0 items-center justify-end text-fine text-clear hover:underline"
+          >
+            Begin
+          </Link>
+        )}
         {!isOnPaper && (
           <Link
             to={`/log/${encodeURIComponent(machine)}?closes=${encodeURIComponent(id)}`}
             aria-label={`Log what puts right: ${findingTitle(finding.finding)}`}
-            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
+            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-16 text-fine"}`}
           >
             Log
           </Link>

@@ -1,3 +1,4 @@
+import { beginPath } from "../../words/beginPath.js";
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
 import { lazy, memo, Suspense, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -59,11 +60,20 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
             <span className="pl-[6.4rem] font-medium">{task.task.name}</span>
           )}
         </button>
+        {isDrawn && !isOnPaper && !isNarrow && (
+          <Link
+            to={beginPath(machine.machine.id, "task", id)}
+            aria-label={`Begin ${task.task.name} on ${machine.machine.tag}`}
+            className="flex min-h-[34px] w-[3.25rem] shrink-0 items-center justify-end text-fine text-clear hover:underline"
+          >
+            Begin
+          </Link>
+        )}
         {isDrawn && !isOnPaper && (
           <Link
             to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
             aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
-            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-[4.25rem] text-fine"}`}
+            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-16 text-fine"}`}
           >
             Log
           </Link>

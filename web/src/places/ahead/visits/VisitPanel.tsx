@@ -1,5 +1,5 @@
 import { isPastHardEnd, type TaskId, type TurnShare } from "@yonderfell/core";
-import { Check, NotebookPen, Pin, PinOff, Plus, Split, X } from "lucide-react";
+import { Check, NotebookPen, Pin, PinOff, Plus, Split, Wrench, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -63,6 +63,10 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
             Drop the visit
           </button>
         )}
+        <Link to={benchPath(visit)} className={QUIET_BUTTON}>
+          <Wrench size={18} aria-hidden="true" />
+          Begin it
+        </Link>
         <Link to={logPath(visit)} className={QUIET_BUTTON}>
           <NotebookPen size={18} aria-hidden="true" />
           Log it
@@ -73,6 +77,15 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
       </p>
     </div>
   );
+}
+
+/** Where the work of a visit is begun as a job, all of its tasks chosen. */
+function benchPath({ of, turns, planned }: ListedVisit): string {
+  const tasks = [...turns.map(({ task }) => task), ...planned.others];
+  const asked = tasks.map((task) => ["task", task]);
+  const decided = planned.visit === null ? [] : [["visit", planned.visit.id]];
+  const query = new URLSearchParams([["machine", of.machine.id], ...asked, ...decided]);
+  return `/bench/new?${query.toString()}`;
 }
 
 /** Where the work of a visit is logged, all of its tasks chosen. */

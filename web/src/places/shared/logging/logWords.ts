@@ -1,4 +1,4 @@
-import type { BaselineIssue, BoardMachine, DayNumber } from "@yonderfell/core";
+import type { BaselineIssue, BoardMachine, DayNumber, FinishJobIssue } from "@yonderfell/core";
 import type { LogIssue } from "./logModel.js";
 import { tookIssueWords } from "./tookWords.js";
 import { fullDate, sentence } from "../../../words/format.js";
@@ -10,7 +10,7 @@ const taskName = (machine: BoardMachine, id: string): string =>
 
 /** What stands in the way of logging work, and what to do. */
 export function logIssueWords(
-  issue: LogIssue | BaselineIssue,
+  issue: LogIssue | BaselineIssue | FinishJobIssue,
   machine: BoardMachine,
   today: DayNumber,
 ): string {
@@ -50,6 +50,12 @@ export function logIssueWords(
       const ask = issue.issue.code === "figure-in-doubt" ? " Say which it is." : "";
       return `${sentence(meterName(meter))}: ${words}${ask}`;
     }
+    case "unfinished":
+      return "Something of the job is left open: go back and see what keeps it from being finished.";
+    case "job-missing":
+      return "The job is not in the book any more.";
+    case "job-finished":
+      return "The job is finished already: its entry stands in the history.";
     case "record-not-found":
       return "The record is no longer in the book.";
     case "already-corrected":

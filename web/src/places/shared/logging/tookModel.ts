@@ -172,7 +172,7 @@ export function withoutDropped(took: FormTook, before: PlannedWork, after: Plann
 }
 
 /** What an entry took, as the form shows it. */
-export function formTookOf(entry: Entry): FormTook {
+export function formTookOf(entry: Pick<Entry, keyof FormTook>): FormTook {
   const { fluids, parts, work, costs, closes, measures } = entry;
   return {
     fluids: (fluids ?? []).map((line) => ({

@@ -59,8 +59,13 @@ const draftSchema = z.object({
   took: tookSchema.default(() => NOTHING_TOOK as z.infer<typeof tookSchema>),
 });
 
-/** Under which key the form of a machine's work, or of the correction of an entry, is kept. */
-export function draftKeyOf(machine: string, correcting: string | null): string {
+/** Under which key the form of a machine's work, of the correction of an entry, or of the finish of a job is kept. */
+export function draftKeyOf(
+  machine: string,
+  correcting: string | null,
+  finishing: string | null = null,
+): string {
+  if (finishing !== null) return `finish:${finishing}`;
   return correcting === null ? `log:${machine}` : `correct:${correcting}`;
 }
 

@@ -1,9 +1,14 @@
 import {
   BOOK_NEEDS,
+  finishJob,
   formatDay,
   parseDay,
   type DayNumber,
   type Entry,
+  type FinishJobIssue,
+  type JobId,
+  type JobWork,
+  type LogWorkInput,
   type Gallons,
   type LogWorkIssue,
   type MachineBook,
@@ -29,7 +34,7 @@ import {
   type LogOutlook,
 } from "./logModel.js";
 import type { WorkSource } from "../../../session/useWorkSource.js";
-import { NOTHING_TOOK, withoutDropped } from "./tookModel.js";
+import { formTookOf, NOTHING_TOOK, withoutDropped } from "./tookModel.js";
 import { draftKeyOf, useDraftKeeper, type DraftState, type KeptForm } from "./useLogDraft.js";
 
 /** What the form of a machine's work starts from. */
@@ -49,6 +54,15 @@ export interface LogStart {
   readonly kept: KeptForm | null;
   /** The entry that is being corrected; null for new work. */
   readonly correcting: Entry | null;
+  /** The job that is being finished, with what it came to. */
+  readonly finishing?: Finishing;
+}
+
+/** A job that is being finished: what its entry is proposed with, and for which day. */
+interface Finishing {
+  readonly job: JobId;
+  readonly proposed: JobWork;
+  readonly day: DayNumber;
 }
 
 /** Work that has been saved: its tasks, and the dates it moved. */
@@ -82,24 +96,45 @@ interface SaveWork {
   readonly write: (values: LogForm) => Promise<void>;
 }
 
+/** What finishing a job reads: all that logging does, the job and what was told of it. */
+const FINISH_NEEDS = [...BOOK_NEEDS, "jobs", "jobEvents"] as const;
+
+/** The work of a job as the person leaves it: what the form does not show goes with it as it was told. */
+function finishInput(input: LogWorkInput, { proposed }: Finishing): LogWorkInput {
+  return {
+    ...input,
+    took: { ...proposed.took, ...input.took },
+    ...(proposed.reminders === undefined ? {} : { reminders: proposed.reminders }),
+  };
+}
+
 /** Saves the form: said to be saved only once it is durable, its draft dropped after that. */
 function useSaveWork(
-  { book, work, correcting }: LogStart,
+  { book, work, correcting, finishing }: LogStart,
   outlook: LogOutlook,
   draftKey: string,
 ): SaveWork {
   const { storage } = useBook();
   const today = useAppSelector((state) => state.session.today);
   const [saved, setSaved] = useState<SavedWork | null>(null);
-  const { run, failure } = useCommands<LogWorkIssue | NotCorrectable>((issue) =>
+  const { run, failure } = useCommands<LogWorkIssue | NotCorrectable | FinishJobIssue>((issue) =>
     logIssueWords(issue, outlook.before, today),
   );
   const write = async (values: LogForm): Promise<void> => {
     const { input } = inputFrom(values, gallonsOf({ book, work }));
     if (input === null || outlook.issues.length > 0) return;
     const command = commandOf(input, correcting?.id ?? null);
+    const { id } = book.machines[0];
     await run(
-      (_, around) => storage.perform(book.machines[0].id, BOOK_NEEDS, command, around),
+      (_, around) =>
+        finishing === undefined
+          ? storage.perform(id, BOOK_NEEDS, command, around)
+          : storage.perform(
+              ...([id, FINISH_NEEDS] as const),
+              (slice, context) =>
+                finishJob(slice, finishing.job, finishInput(input, finishing), context),
+              around,
+            ),
       correcting === null ? "Saved in the log." : "Corrected.",
       async ({ isDoubtful = false }) => {
         // Said first: whatever becomes of the draft, the work itself is in the log.
@@ -130,7 +165,11 @@ export function useLogForm(start: LogStart): LogFormState {
     () => logOutlook(book, form, { settings, today, correcting: correcting?.id ?? null, work }),
     [book, settings, form, today, correcting, work],
   );
-  const draftKey = draftKeyOf(book.machines[0].id, correcting?.id ?? null);
+  const draftKey = draftKeyOf(
+    book.machines[0].id,
+    correcting?.id ?? null,
+    start.finishing?.job ?? null,
+  );
   const { saved, failure, write } = useSaveWork(start, outlook, draftKey);
   const isUntouched = JSON.stringify(form) === JSON.stringify(fresh);
 
@@ -164,9 +203,10 @@ export function gallonsOf({ book, work }: Pick<LogStart, "book" | "work">): Gall
 }
 
 function freshForm(
-  { book, settings, asked, closes, measures }: LogStart,
+  { book, settings, asked, closes, measures, finishing }: LogStart,
   today: DayNumber,
 ): LogForm {
+  if (finishing !== undefined) return finishForm(finishing, book, settings, today);
   const known = new Set<string>(book.tasks.map((task) => task.id));
   return {
     date: formatDay(today),
@@ -177,6 +217,21 @@ function freshForm(
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
     note: "",
     took: { ...NOTHING_TOOK, closes, measures },
+  };
+}
+
+/** What a job came to, as the form shows it. */
+function finishForm(
+  { proposed, day }: Finishing,
+  book: MachineBook,
+  settings: Settings,
+  today: DayNumber,
+): LogForm {
+  return {
+    ...{ date: formatDay(day), tasks: proposed.tasks, tests: [], papers: [], followUps: "" },
+    figures: withReckonedFigures([], reckonedTexts(book, settings, day, today)),
+    note: proposed.note,
+    took: formTookOf(proposed.took),
   };
 }
 

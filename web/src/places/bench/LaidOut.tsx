@@ -1,0 +1,126 @@
+import { plainAmount, type MadeCard } from "@yonderfell/core";
+import type { ReactElement, ReactNode } from "react";
+import type { WorkSource } from "../../session/useWorkSource.js";
+import { lackWords } from "./lackWords.js";
+import { counted } from "../../words/format.js";
+import { money } from "../../words/money.js";
+import { quantityWords } from "../../words/quantityWords.js";
+import { useCurrency } from "../shared/currency/useCurrency.js";
+import { formatted } from "./figures.js";
+
+/** What is laid out before a job begins: fluids, parts, tools, the pan; what the shelf has too little of, what the plate does not say. */
+export function LaidOut({
+  card,
+  source,
+}: {
+  readonly card: MadeCard;
+  readonly source: WorkSource;
+}): ReactElement {
+  const { tools, pan, lacks } = card;
+  return (
+    <>
+      <Taken card={card} />
+      <Listed title="Tools">
+        {tools.map((tool) => (
+          <Item key={tool} words={tool} also="" />
+        ))}
+        {pan !== null && <Item words={`drain pan for ${formatted(pan)} L or more`} also="" />}
+        {tools.length === 0 && pan === null && <Item words="None are named." also="" />}
+      </Listed>
+      <HowMuch card={card} />
+      {lacks.length > 0 && (
+        <Listed title="The plate does not say">
+          {lacks.map((lack) => (
+            <Item key={JSON.stringify(lack)} words={lackWords(lack, source)} also="" />
+          ))}
+        </Listed>
+      )}
+    </>
+  );
+}
+
+/** What a card takes from the shelf or has to be bought. */
+function Taken({ card: { takes, short } }: { readonly card: MadeCard }): ReactElement {
+  const shortOf = (id: string, from: "stock" | "bought"): string => {
+    const one = short.find(({ part, product }) => part === id || product === id);
+    if (one === undefined) return from === "bought" ? "to be bought" : "";
+    return one.onHand < 0
+      ? "the counts do not agree"
+      : `only ${formatted(one.onHand)}${one.unit === "piece" ? "" : ` ${one.unit}`} there`;
+  };
+  return (
+    <Listed title="Lay out">
+      {takes.fluids.map(({ fluid, product, amount, from }) => (
+        <Item
+          key={fluid.id}
+          words={`${amount === null ? "" : `${quantityWords(amount)} `}${product?.name ?? `for the ${fluid.system}`}`}
+          also={product === null ? "" : shortOf(product.id, from)}
+        />
+      ))}
+      {takes.parts.map(({ part, count, from }) => (
+        <Item
+          key={part.id}
+          words={`${count > 1 ? `${formatted(count)} × ` : ""}${part.number} ${part.name}`}
+          also={shortOf(part.id, from)}
+        />
+      ))}
+      {takes.fluids.length + takes.parts.length === 0 && (
+        <Item words="Nothing is known of." also="" />
+      )}
+    </Listed>
+  );
+}
+
+/** How long it takes, and what parts and fluids cost. */
+function HowMuch({ card }: { readonly card: MadeCard }): ReactElement {
+  const currency = useCurrency();
+  const { known, missing } = costOf(card);
+  const { minutes } = card.takes;
+  return (
+    <p>
+      <span className="text-quiet">It takes about</span>{" "}
+      <strong>{minutes === null ? "a time not yet estimated" : counted(minutes, "minute")}</strong>
+      <span className="text-quiet">, parts and fluids</span>{" "}
+      <strong>{money(known, currency)}</strong>
+      {missing > 0 && (
+        <span className="text-quiet"> and {counted(missing, "line")} without a price</span>
+      )}
+    </p>
+  );
+}
+
+/** What fluids and parts cost at the cheapest source, and how many have no price or amount. */
+function costOf({ takes }: MadeCard): { readonly known: number; readonly missing: number } {
+  const lines = [
+    ...takes.parts.map(({ count, price }) => (price === null ? null : count * price.price)),
+    ...takes.fluids.map(({ amount, price }) =>
+      amount === null || price === null ? null : plainAmount(amount) * price.price,
+    ),
+  ];
+  const known = lines.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+  return { known, missing: lines.filter((one) => one === null).length };
+}
+
+function Listed({
+  title,
+  children,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+}): ReactElement {
+  return (
+    <section>
+      <h2 className="text-large font-bold">{title}</h2>
+      <ul>{children}</ul>
+    </section>
+  );
+}
+
+function Item({ words, also }: { readonly words: string; readonly also: string }): ReactElement {
+  return (
+    <li className="flex flex-wrap justify-between gap-x-4 border-t border-hairline py-1.5">
+      <span>{words}</span>
+      {also !== "" && <strong className="font-semibold text-due">{also}</strong>}
+    </li>
+  );
+}

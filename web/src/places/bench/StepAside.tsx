@@ -1,0 +1,103 @@
+import { Camera, SearchCheck } from "lucide-react";
+import { useRef, useState, type ReactElement } from "react";
+import { findingOpened } from "../../session/session.js";
+import { useAppDispatch } from "../../session/store.js";
+import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { Because } from "./StepInHand.js";
+import type { StepProps } from "./stepProps.js";
+
+const ASIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;
+
+/** What can be done beside a step: leave it out, photograph it, note a finding, note a word. */
+export function StepAside(props: StepProps): ReactElement {
+  const { step, standing, taps, shown } = props;
+  const dispatch = useAppDispatch();
+  const [isLeaving, setIsLeaving] = useState(false);
+  const isClosed = standing.state === "done" || standing.state === "skipped";
+  return (
+    <div className="space-y-2">
+      <Photograph key={step.id} {...props} />
+      <button
+        type="button"
+        className={ASIDE}
+        onClick={() => dispatch(findingOpened(shown.machine.id))}
+      >
+        <SearchCheck size={18} aria-hidden="true" />
+        Note a finding
+      </button>
+      {!isClosed && (
+        <button
+          type="button"
+          aria-expanded={isLeaving}
+          className={ASIDE}
+          onClick={() => setIsLeaving(!isLeaving)}
+        >
+          Leave this step out
+        </button>
+      )}
+      {isLeaving && !isClosed && (
+        <Because
+          label="Why it is left out"
+          action="Leave out"
+          onBecause={async (reason) => {
+            const isTaken = await taps.tell(step.id, { do: "skip", reason });
+            if (isTaken) setIsLeaving(false);
+            return isTaken;
+          }}
+        />
+      )}
+      <Because
+        label="Note a word on it"
+        action="Note"
+        onBecause={(text) => taps.tell(step.id, { do: "note", text })}
+      />
+    </div>
+  );
+}
+
+/** A picture of the step, as it came apart: on a phone the camera is offered. */
+function Photograph({ step, taps, shown }: StepProps): ReactElement {
+  const { isWorking, failure, take } = useTakingPicture();
+  const input = useRef<HTMLInputElement>(null);
+  const taken = shown.events
+    .filter((event) => event.step === step.id)
+    .reduce((sum, { pictures }) => sum + (pictures ?? []).length, 0);
+  const keep = async (file: File): Promise<void> => {
+    const hash = await take(file);
+    if (hash === null) return;
+    const pictures = [{ hash, caption: step.name ?? "" }];
+    await taps.tell(step.id, { do: "note", pictures });
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className={ASIDE}
+        disabled={isWorking}
+        onClick={() => input.current?.click()}
+      >
+        <Camera size={18} aria-hidden="true" />
+        {isWorking ? "Making it smaller…" : "Photograph"}
+        {taken > 0 && <span className="text-quiet">{taken} taken</span>}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="hidden"
+        aria-label="Photograph the step"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file !== undefined) void keep(file);
+        }}
+      />
+      <p role="status" className="text-fine font-semibold text-due empty:hidden">
+        {failure}
+      </p>
+    </>
+  );
+}
