@@ -1,5 +1,6 @@
+import { bookFileText, type Book, type JobEvent } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { go, press } from "./steps.js";
+import { exportedText, giveFile, go, press, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -82,4 +83,101 @@ test("an oil change from the board to the finished entry, in at most thirty inte
   expect(interactions).toBeLessThanOrEqual(30);
   await go(page, "yard/m-hatch");
   await waitForWords(page, "3.7 L");
+});
+
+/** What was told of the job of the bus, as the book has it. */
+async function toldOfTheBus(): Promise<readonly JobEvent[]> {
+  const text = await exportedText(app().page, app().address);
+  const { jobEvents = [] } = JSON.parse(text) as Book;
+  return jobEvents.filter(({ job }) => job === "j-bus");
+}
+
+/** Goes to a step of the job of the bus by its words. */
+async function toStep(words: string): Promise<void> {
+  const { page } = app();
+  const found = await page.waitForSelector(
+    `::-p-xpath(//nav[@aria-label='Steps']//button[contains(., "${words}")])`,
+  );
+  await found?.click();
+  await page.waitForFunction(
+    (selector, wanted) => document.querySelector(`${selector} h2`)?.textContent?.includes(wanted),
+    {},
+    STEP,
+    words,
+  );
+}
+
+test("it cannot be started before what comes first is done; one press goes there", async () => {
+  const { page } = app();
+  await go(page, "bench/m-bus/j-bus");
+  await toStep("Start: the pressure lamp");
+  expect(await stepWords()).toMatch(
+    /Held: this comes first[\s\S]*Outdoors, or the exhaust led out/,
+  );
+  const isDisabled = await page.$eval(
+    `${STEP} [data-action]`,
+    (button) => (button as HTMLButtonElement).disabled,
+  );
+  expect(isDisabled).toBe(true);
+  await press(page, "Outdoors, or the exhaust led out: fumes kill");
+  await waitForWords(page, "a gate", STEP);
+  expect(await heading()).toMatch(/^Outdoors/);
+});
+
+test("what is poured is counted, what is taken back is told as such, and both stay in the book", async () => {
+  const { page } = app();
+  await toStep("Fill with Fellmaster");
+  expect(await stepWords()).toMatch(/out\s+11.9 L\s+in\s+3 L/);
+  await press(page, "0.5 L in");
+  await waitForWords(page, "3.5 L", STEP);
+  await press(page, "Undo: 0.5 L in on 07");
+  await page.waitForFunction(
+    (selector) => document.querySelector(selector)?.textContent?.includes("in3 L"),
+    {},
+    STEP,
+  );
+  const told = await toldOfTheBus();
+  const poured = told.filter((event) => event.do === "in").map(({ amount }) => amount);
+  expect(poured).toEqual([3, 0.5]);
+  expect(told.at(-1)).toMatchObject({ do: "undo", taken: { amount: 0.5 } });
+});
+
+test("told on another device, a pour is counted here after a hand-over, and whoever took it up sees to the cautions anew", async () => {
+  const { page, address } = app();
+  const text = await exportedText(page, address);
+  const book = JSON.parse(text) as Book;
+  const fill = book.jobs
+    ?.find(({ id }) => id === "j-bus")
+    ?.steps?.find(({ kind }) => kind === "fill");
+  const last = Math.max(...(book.jobEvents ?? []).map(({ at }) => at));
+  const event = { job: "j-bus", machine: "m-bus", by: "pe-rigg" };
+  const theirs = {
+    ...book,
+    jobEvents: [
+      ...(book.jobEvents ?? []),
+      { ...event, id: "phone-1", at: last + 1, do: "take" },
+      { ...event, id: "phone-2", at: last + 2, do: "in", step: fill?.id, amount: 2 },
+    ],
+  } as unknown as Book;
+  await go(page, "hand-over");
+  await waitForWords(page, "Choose the other book's file");
+  await giveFile(page, "from-the-phone.yonderfell.json", bookFileText(theirs, "Phone", []));
+  await waitForWords(page, "Added: 2 events of jobs");
+  await press(page, "Take it in");
+  await waitForWords(page, "2 records taken in");
+  await go(page, "bench");
+  await waitForWords(page, "5 L in");
+  expect(await wordsOf(page, "main")).toMatch(/Engine oil and filter[\s\S]*Joss Rigg/);
+  await go(page, "bench/m-bus/j-bus");
+  // The first caution is shut again, and is what comes next.
+  expect(await heading()).toMatch(/^Engine off, key out/);
+});
+
+test("a job is put down with what it waits for, and stands so on the Bench", async () => {
+  const { page } = app();
+  await press(page, "Put it down");
+  await write(page, "What it waits for", "a washer");
+  await page.keyboard.press("Enter");
+  await waitForWords(page, "waits for a washer");
+  expect(await page.title()).toMatch(/^Bench/);
 });

@@ -10,6 +10,12 @@ const ADDRESSES = [
   ...["yard/m-bus/plan/task/t-bus-oil", "yard/m-bus/plan/take", "yard/m-bus/plan/schools"],
   ...["yard/m-lorry/plan/baseline", "yard/m-bus/plan/ladder", "yard/m-bus/plate"],
   ...["yard/m-bus/meters", "yard/m-bus/parts", "yard/m-bus/card", "yard/m-bus/facts", "log/m-bus"],
+  ...[
+    "bench",
+    "bench/new?machine=m-bus&task=t-bus-oil",
+    "bench/m-bus/j-bus",
+    "bench/m-bus/j-bus/card",
+  ],
   ...["yard/minutes", "ahead/today?on=2030-01-07"],
   ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
 ];

@@ -28,6 +28,7 @@ const MS_IN_DAY = 24 * 60 * MS_IN_MINUTE;
 
 /** A job of the demonstration: for which tasks, by whom and when it was begun. */
 interface Begun {
+  readonly id: string;
   readonly tasks: readonly string[];
   readonly by: string;
   readonly daysAgo: number;
@@ -71,9 +72,8 @@ class AtWork {
     const steps = this.card(tasks);
     const slice = { machines: this.machinesOf(tasks[0] as Task), tasks, jobs: [] };
     const input = { name: "", tasks: tasks.map(({ id }) => id), findings: [], visit: null };
-    this.apply(
-      openJob(slice, { ...input, steps, by: begun.by }, this.around(start, begun.daysAgo)),
-    );
+    const around = { ...this.around(start, begun.daysAgo), newId: () => begun.id };
+    this.apply(openJob(slice, { ...input, steps, by: begun.by }, around));
     const job = (this.book.jobs ?? []).at(-1) as Job;
     let at = start;
     for (const step of steps) {
@@ -190,7 +190,13 @@ function halfDone(step: JobStep): readonly Tap[] | "stop" {
 export function withJobs(book: Book, today: DayNumber): Book {
   const going = new AtWork(book, today);
   going.keepWays();
-  const bus = { tasks: ["t-bus-oil", "t-bus-fuel"], by: "pe-thwaite", daysAgo: 1, hour: 12 };
+  const bus = {
+    id: "j-bus",
+    tasks: ["t-bus-oil", "t-bus-fuel"],
+    by: "pe-thwaite",
+    daysAgo: 1,
+    hour: 12,
+  };
   let isFilled = false;
   const onTheBus = (step: JobStep): readonly Tap[] | "stop" => {
     if (isFilled) return "stop";
@@ -199,10 +205,10 @@ export function withJobs(book: Book, today: DayNumber): Book {
     return isOfFuel && step.kind !== "caution" ? [] : halfDone(step);
   };
   going.work(bus, onTheBus, 3);
-  const belts = { tasks: ["t-mower-belt"], by: "pe-rigg", daysAgo: 2, hour: 11 };
+  const belts = { id: "j-belts", tasks: ["t-mower-belt"], by: "pe-rigg", daysAgo: 2, hour: 11 };
   const waiting = going.work(belts, (step) => (step.kind === "fit" ? "stop" : asItShould(step)), 4);
   going.putDown(waiting, "the matched set of belts, on order at Corrie Factors");
-  const bearing = { tasks: ["t-tow-bearing"], by: "pe-rigg", daysAgo: 0, hour: 6 };
+  const bearing = { id: "j-bearing", tasks: ["t-tow-bearing"], by: "pe-rigg", daysAgo: 0, hour: 6 };
   const finished = going.work(bearing, asItShould, 5);
   // The tow is laid up: its dial shows what it showed.
   going.finish(finished);

@@ -1,5 +1,6 @@
 import {
   dayOf,
+  formatNumber,
   isShared,
   type Change,
   type Entry,
@@ -13,7 +14,8 @@ import {
 } from "@yonderfell/core";
 import { sectionNoun } from "./bookWords.js";
 import { findingTitle } from "./findingWords.js";
-import { counted, dialFigureWithUnit, figure, fullDate } from "./format.js";
+import { counted, dialFigureWithUnit, fullDate } from "./format.js";
+import { figureStyle } from "./writing.js";
 
 const machineOf = ({ before, after }: RecordChange): string => {
   const record = (after ?? before ?? {}) as { readonly machine?: string; readonly id?: string };
@@ -116,7 +118,7 @@ const BY_COMMAND: Readonly<Record<string, (change: Change, tag: string) => strin
 function tapWords({ records }: Change): string {
   const events = records.map(({ after }) => after as JobEvent | null);
   const poured = events.find((event) => event?.do === "in" || event?.do === "out");
-  if (poured?.amount) return `${figure(poured.amount, 2)} L ${poured.do}`;
+  if (poured?.amount) return `${formatNumber(poured.amount, figureStyle(), 4)} L ${poured.do}`;
   const what = events[0]?.do ?? "";
   return TAPPED[what] ?? "a step";
 }

@@ -90,7 +90,7 @@ function Typed({
       <label className="flex-1">
         <span className="sr-only">Litres {what}</span>
         <input
-          className={`${FIELD} min-h-14 font-mono text-large`}
+          className={`${FIELD} min-h-14 max-sm:min-h-14 font-mono text-large`}
           inputMode="decimal"
           autoComplete="off"
           placeholder={`litres ${what}`}
@@ -123,7 +123,7 @@ function Bottle({
       <label className="flex-1 text-fine text-quiet">
         Bottle from
         <input
-          className={`${FIELD} min-h-14 font-mono text-large text-ink`}
+          className={`${FIELD} min-h-14 max-sm:min-h-14 font-mono text-large text-ink`}
           inputMode="decimal"
           autoComplete="off"
           value={from}
@@ -133,7 +133,7 @@ function Bottle({
       <label className="flex-1 text-fine text-quiet">
         down to
         <input
-          className={`${FIELD} min-h-14 font-mono text-large text-ink`}
+          className={`${FIELD} min-h-14 max-sm:min-h-14 font-mono text-large text-ink`}
           inputMode="decimal"
           autoComplete="off"
           value={to}

@@ -60,7 +60,7 @@ function JobLine({ shown }: { readonly shown: ShownJob }): ReactElement {
     <li className="border-t border-hairline">
       <Link
         to={jobPath(job)}
-        className="grid items-start gap-x-6 gap-y-1 rounded-[3px] py-4 hover:bg-wash sm:grid-cols-[5rem_minmax(12rem,1fr)_minmax(14rem,1.4fr)_10rem]"
+        className="grid items-start gap-x-6 gap-y-1 rounded-[3px] py-4 hover:bg-wash md:grid-cols-[4rem_minmax(0,1fr)_minmax(0,1.4fr)_10rem]"
       >
         <span className="font-mono text-title leading-none font-bold">{machine.tag}</span>
         <span>
@@ -116,7 +116,7 @@ function FinishedLine({ shown }: { readonly shown: ShownJob }): ReactElement {
     <li className="border-t border-hairline">
       <Link
         to={jobPath(job)}
-        className="grid min-h-12 items-center gap-x-6 rounded-[3px] py-2 hover:bg-wash sm:grid-cols-[5rem_minmax(12rem,1fr)_minmax(14rem,1.4fr)_10rem]"
+        className="grid min-h-12 items-center gap-x-6 rounded-[3px] py-2 hover:bg-wash md:grid-cols-[4rem_minmax(0,1fr)_minmax(0,1.4fr)_10rem]"
       >
         <span className="font-mono font-bold">{machine.tag}</span>
         <span>{jobTitle(shown)}</span>

@@ -95,7 +95,7 @@ function ReadingField({
       <label className="flex-1">
         <span className="sr-only">{label}</span>
         <input
-          className={`${FIELD} min-h-14 font-mono text-large`}
+          className={`${FIELD} min-h-14 max-sm:min-h-14 font-mono text-large`}
           inputMode="decimal"
           autoComplete="off"
           placeholder={label}

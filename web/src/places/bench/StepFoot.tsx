@@ -19,40 +19,34 @@ export function StepFoot({
   const after = state.steps[at + 1]?.id ?? null;
   const last = useAppSelector((session) => session.undo.done.at(-1));
   const undo = useUndo();
+  const toStep = (to: string | null, words: string, icon: ReactNode): ReactElement => (
+    <button
+      type="button"
+      className={`${SMALL} ${words === "Back" ? "order-2 sm:order-none" : "order-4 ml-auto sm:order-none sm:ml-0"}`}
+      disabled={to === null}
+      onClick={() => to !== null && onGo(to)}
+    >
+      {words === "Back" && icon}
+      {words}
+      {words !== "Back" && icon}
+    </button>
+  );
   return (
-    <div className="sticky bottom-0 z-10 -mx-7 mt-auto border-t-2 border-ink bg-ground px-7 pt-3 pb-3 max-sm:-mx-4 max-sm:px-4">
-      <div className="flex gap-2">{children}</div>
-      <div className="mt-3 flex items-center gap-2">
+    <div className="sticky bottom-0 z-10 -mx-7 mt-auto flex flex-wrap items-center gap-2 border-t-2 border-ink bg-ground px-7 py-3 max-sm:-mx-4 max-sm:px-4">
+      {toStep(before, "Back", <ChevronLeft size={20} aria-hidden="true" />)}
+      <div className="order-1 flex w-full gap-2 sm:order-none sm:w-auto sm:flex-1">{children}</div>
+      {last !== undefined && (
         <button
           type="button"
-          className={SMALL}
-          disabled={before === null}
-          onClick={() => before !== null && onGo(before)}
+          aria-label={`Undo: ${last.words}`}
+          className={`${SMALL} order-3 min-w-0 flex-1 justify-center sm:hidden`}
+          onClick={() => void undo("undo")}
         >
-          <ChevronLeft size={20} aria-hidden="true" />
-          Back
+          <Undo2 size={18} aria-hidden="true" className="shrink-0" />
+          <span className="truncate">Undo {last.words}</span>
         </button>
-        {last !== undefined && (
-          <button
-            type="button"
-            aria-label={`Undo: ${last.words}`}
-            className={`${SMALL} min-w-0 flex-1 justify-center`}
-            onClick={() => void undo("undo")}
-          >
-            <Undo2 size={18} aria-hidden="true" className="shrink-0" />
-            <span className="truncate">Undo {last.words}</span>
-          </button>
-        )}
-        <button
-          type="button"
-          className={`${SMALL} ml-auto`}
-          disabled={after === null}
-          onClick={() => after !== null && onGo(after)}
-        >
-          On
-          <ChevronRight size={20} aria-hidden="true" />
-        </button>
-      </div>
+      )}
+      {toStep(after, "On", <ChevronRight size={20} aria-hidden="true" />)}
     </div>
   );
 }

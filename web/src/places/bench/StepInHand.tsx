@@ -11,6 +11,9 @@ import { CHOICE_BUTTON, type StepProps } from "./stepProps.js";
 import { TickStep } from "./TickStep.js";
 import { WaitStep } from "./WaitStep.js";
 
+/** Words longer than this stand smaller, so that what is pressed stays in sight. */
+const LONG = 56;
+
 /** The step in hand: its words readable from the floor, its one figure, one large action. */
 export function StepInHand(props: StepProps): ReactElement {
   const { shown, state, step, standing } = props;
@@ -34,7 +37,7 @@ export function StepInHand(props: StepProps): ReactElement {
         <h2
           ref={heading}
           tabIndex={-1}
-          className="text-[1.625rem] leading-tight font-bold text-balance outline-none sm:text-[2.25rem]"
+          className={`leading-tight font-bold text-balance outline-none ${(step.name ?? "").length > LONG ? "text-[1.375rem] sm:text-[1.625rem]" : "text-[1.625rem] sm:text-[2.25rem]"}`}
         >
           {step.name}
         </h2>

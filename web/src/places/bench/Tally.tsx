@@ -38,7 +38,7 @@ export function Tally({ out, in: filled, expected, next }: TallyFigures): ReactE
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       role="img"
       aria-label={tallyWords({ out, in: filled, expected, next })}
-      className="w-full max-w-[22rem] text-[15px]"
+      className="h-auto w-full max-w-[15.5rem] text-[15px]"
       fill="var(--ink)"
     >
       <Hatching id={hatch} />
@@ -52,10 +52,18 @@ export function Tally({ out, in: filled, expected, next }: TallyFigures): ReactE
         </g>
       ))}
       {expected !== null && (
-        <path
-          d={`M6 ${up(expected)}H${WIDE - 6}`}
-          {...{ stroke: "var(--ink)", strokeWidth: 2, strokeDasharray: "7 5" }}
-        />
+        <>
+          <path
+            d={`M6 ${up(expected)}H${WIDE - 6}`}
+            {...{ stroke: "var(--ink)", strokeWidth: 2, strokeDasharray: "7 5" }}
+          />
+          <text
+            {...{ x: 118, y: up(expected) - 6, textAnchor: "middle" }}
+            {...{ stroke: "var(--ground)", strokeWidth: 4, paintOrder: "stroke" }}
+          >
+            expected {formatted(expected)}
+          </text>
+        </>
       )}
       <text x={MEASURES.out + BROAD / 2} y={HIGH - 8} textAnchor="middle">
         out

@@ -131,7 +131,8 @@ function Actions({ machine }: { readonly machine: BoardMachine }): ReactElement 
         className={`${PRIMARY_BUTTON} ${NARROW}`}
       >
         <NotebookPen size={18} aria-hidden="true" className="max-sm:hidden" />
-        Log<span className="max-sm:hidden">work</span>
+        <span className="max-sm:hidden">Log work</span>
+        <span className="sm:hidden">Log</span>
       </Link>
     </div>
   );
