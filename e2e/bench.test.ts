@@ -18,10 +18,14 @@ const stepWords = (): Promise<string> => wordsOf(app().page, STEP);
 const heading = (): Promise<string> =>
   app().page.$eval(`${STEP} h2`, (element) => element.textContent ?? "");
 
-/** Waits until another step is in hand. */
+/** Waits until another step is in hand and has the focus. */
 async function anotherThan(before: string): Promise<void> {
   await app().page.waitForFunction(
-    (selector, was) => (document.querySelector(`${selector} h2`)?.textContent ?? was) !== was,
+    (selector, was) => {
+      const step = document.querySelector(selector);
+      const words = step?.querySelector("h2")?.textContent ?? was;
+      return words !== was && step?.contains(document.activeElement) === true;
+    },
     {},
     STEP,
     before,
@@ -53,7 +57,7 @@ async function throughTheCard(out: string, filled: string): Promise<void> {
     if (/^Everything/.test(before)) return;
     if (/^Drain through/.test(before)) {
       await pour(out);
-      await waitForWords(app().page, `${out} L`, STEP);
+      await waitForWords(app().page, `${out} L`, "nav[aria-label='Steps']");
     }
     if (/^Fill with/.test(before)) {
       await pour(filled);
@@ -74,7 +78,7 @@ test("an oil change from the board to the finished entry, in at most thirty inte
   await act(page.locator("::-p-aria(Begin Engine oil and filter on H1)").click());
   await waitForWords(page, "Lay out");
   await act(press(page, "Begin the job"));
-  await page.waitForSelector(`${STEP} h2`);
+  await anotherThan("");
   await throughTheCard("3.6", "3.7");
   await act(press(page, "Finish: write it in the log"));
   await waitForWords(page, "Also written");
@@ -129,7 +133,7 @@ test("what is poured is counted, what is taken back is told as such, and both st
   await toStep("Fill with Fellmaster");
   expect(await stepWords()).toMatch(/out\s+11.9 L\s+in\s+3 L/);
   await press(page, "0.5 L in");
-  await waitForWords(page, "3.5 L", STEP);
+  await waitForWords(page, "3.5 L", `${STEP} dl`);
   await press(page, "Undo: 0.5 L in on 07");
   await page.waitForFunction(
     (selector) => document.querySelector(selector)?.textContent?.includes("in3 L"),
