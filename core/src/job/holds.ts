@@ -43,3 +43,16 @@ export function holdsByPlace(first: CardStep, step: CardStep): boolean {
   if (areOfOne(first, step) && holdsInSystem(first, step)) return true;
   return step.kind === "run" && BEFORE_A_RUN.has(first.kind);
 }
+
+/** Which steps hold each one while they are not closed: those it names, and those before it by what they are (job rules §3). */
+export function holdersOf(
+  steps: readonly CardStep[],
+  placeOf: ReadonlyMap<string, number>,
+): readonly (readonly number[])[] {
+  return steps.map((step, place) => {
+    const named = new Set((step.after ?? []).flatMap((id) => placeOf.get(id) ?? []));
+    return steps.flatMap((holder, at) =>
+      named.has(at) || (at < place && holdsByPlace(holder, step)) ? [at] : [],
+    );
+  });
+}

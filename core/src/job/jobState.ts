@@ -15,7 +15,8 @@ import { cardIssues, type CardIssue } from "./cardIssues.js";
 import { fillStepOf } from "./fillStep.js";
 import type { Pass } from "./passRuns.js";
 import type { RejectedCode } from "./eventCodes.js";
-import { replayed, type Replay } from "./replay.js";
+import type { Replay } from "./replay.js";
+import { replayed } from "./replayed.js";
 import { verdictOfReadings, type StepState } from "./stepState.js";
 
 /** Where a step is. */

@@ -7,7 +7,6 @@ import {
   tasksOf,
   TICKED_BY_POINT,
   type CardStep,
-  type JobCard,
   type ToldEvent,
 } from "./card.js";
 import { placesById } from "./cardIssues.js";
@@ -20,9 +19,8 @@ import {
   tickCode,
   type RejectedCode,
 } from "./eventCodes.js";
-import { holdsByPlace } from "./holds.js";
+import { holdersOf } from "./holds.js";
 import { StepState, type FillLevel } from "./stepState.js";
-import { standingEvents } from "./told.js";
 
 /** A job while its events are gone through, one after the other. */
 export class Replay {
@@ -31,6 +29,8 @@ export class Replay {
   readonly outOfOrder: { readonly event: string; readonly code: "held" | "closed" }[] = [];
   readonly touched = new Set<string>();
   private readonly placeOf: ReadonlyMap<string, number>;
+  /** The places of steps that hold each step while they are not closed, in card order. */
+  private readonly holders: readonly (readonly number[])[];
   private order = 0;
 
   constructor(
@@ -39,6 +39,7 @@ export class Replay {
   ) {
     this.states = steps.map((step, at) => from?.states[at]?.copy() ?? new StepState(step));
     this.placeOf = from?.placeOf ?? placesById(steps);
+    this.holders = from?.holders ?? holdersOf(steps, this.placeOf);
     if (from === null) return;
     this.order = from.order;
     this.rejected.push(...from.rejected);
@@ -72,12 +73,16 @@ export class Replay {
   heldBy(place: number): readonly StepState[] {
     const own = this.states[place] as StepState;
     if (own.closed !== null) return [];
-    const named = new Set((own.step.after ?? []).flatMap((id) => this.placeOf.get(id) ?? []));
+    const mayHold = this.holders[place] ?? [];
+    if (own.step.kind !== "run") {
+      return mayHold.flatMap((at) => {
+        const holder = this.states[at] as StepState;
+        return holder.closed === null ? [holder] : [];
+      });
+    }
     return this.states.filter((holder, at) => {
-      const isOpen = holder.closed === null;
-      if (isOpen && named.has(at)) return true;
-      if (isOpen && at < place && holdsByPlace(holder.step, own.step)) return true;
-      return at !== place && own.step.kind === "run" && this.holdsARun(holder, place);
+      if (holder.closed === null && mayHold.includes(at)) return true;
+      return at !== place && this.holdsARun(holder, place);
     });
   }
 
@@ -328,15 +333,4 @@ export class Replay {
     });
     return !isFilled;
   }
-}
-
-/** A job after all its events, whatever order they are given in (job rules §2). */
-export function replayed({ steps }: JobCard, events: readonly ToldEvent[]): Replay {
-  const replay = new Replay(steps ?? []);
-  const { events: standing, cannotUndo } = standingEvents(events);
-  for (const event of standing) {
-    if (cannotUndo.has(event)) replay.refuseUndo(event);
-    else replay.add(event);
-  }
-  return replay;
 }

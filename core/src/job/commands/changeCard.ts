@@ -6,7 +6,7 @@ import type { Job } from "../../book/records/job.js";
 import type { JobStep } from "../../book/records/step.js";
 import type { Slice } from "../../book/slice/slice.js";
 import type { ToldEvent } from "../card.js";
-import { replayed } from "../replay.js";
+import { replayed } from "../replayed.js";
 import type { StepState } from "../stepState.js";
 import { standingEvents } from "../told.js";
 import { cardRefusal, type CardRefusal } from "./openJob.js";

@@ -9,7 +9,8 @@ import { isAbove } from "../../sums/nearly.js";
 import { pointsOf, systemOf, type CardStep } from "../card.js";
 import { stateOf } from "../jobState.js";
 import type { CardFrom } from "../make/cardFrom.js";
-import { replayed, type Replay } from "../replay.js";
+import type { Replay } from "../replay.js";
+import { replayed } from "../replayed.js";
 import { verdictOfReadings, type StepState } from "../stepState.js";
 import { standingEvents } from "../told.js";
 
