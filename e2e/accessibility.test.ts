@@ -42,6 +42,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["a job at the machine", "bench/m-bus/j-bus", "Leave this step out"],
   ["a job finished", "bench/m-tow/j-bearing", "Finished"],
   ["the card of a job", "bench/m-bus/j-bus/card", "Work by this card"],
+  ["ways of working", "bench/ways", "Take in a file of ways"],
   ["a tag", "bench/m-tow/j-bearing/tag", "On the filter"],
   ["Ledger", "ledger", "The log"],
   ["Books", "books", "Safe and shared"],

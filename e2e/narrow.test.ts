@@ -15,6 +15,7 @@ const ADDRESSES = [
     "bench/new?machine=m-bus&task=t-bus-oil",
     "bench/m-bus/j-bus",
     "bench/m-bus/j-bus/card",
+    "bench/ways",
   ],
   ...["yard/minutes", "ahead/today?on=2030-01-07"],
   ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],

@@ -5,8 +5,8 @@ import { serve } from "./serve.js";
 const webFolder = fileURLToPath(new URL("../../web/dist", import.meta.url));
 
 async function start(listening: Listening): Promise<void> {
-  const { port, host, opensDemonstration } = listening;
-  const serving = await serve({ webFolder, opensDemonstration }, port, host);
+  const { port, host, opensDemonstration, secure } = listening;
+  const serving = await serve({ webFolder, opensDemonstration }, port, host, undefined, secure);
   const warning = warningFor(listening);
   if (warning !== null) console.warn(warning);
   console.log(

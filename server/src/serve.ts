@@ -1,5 +1,7 @@
 import type { AddressInfo } from "node:net";
-import type { Server } from "node:http";
+import { readFileSync } from "node:fs";
+import { createServer, type Server } from "node:http";
+import { createServer as createSecureServer } from "node:https";
 import { createApp, type ServerOptions } from "./app.js";
 
 /** A server that is up: its address, and the way to stop it. */
@@ -19,22 +21,49 @@ export function isLoopback(host: string): boolean {
   return host === "localhost" || host === "::1" || /^127(\.\d{1,3}){3}$/.test(host);
 }
 
-/** Serves at `port` of `host`, on loopback unless told otherwise; port 0 takes any free one. Once told to stop, it ends requests still under way after `grace` milliseconds. */
+/** The files of a certificate and its key. */
+export interface Certificate {
+  readonly cert: string;
+  readonly key: string;
+}
+
+function read(file: string, what: string): Buffer {
+  try {
+    return readFileSync(file);
+  } catch (error) {
+    throw new Error(`${what} cannot be read from ${file}`, { cause: error });
+  }
+}
+
+/** Serves at `port` of `host`, on loopback unless told otherwise, over https where there is a certificate; port 0 takes any free one. Once told to stop, it ends requests still under way after `grace` milliseconds. */
 export async function serve(
   options: ServerOptions,
   port: number,
   host: string = LOOPBACK,
   grace = GRACE_MS,
+  secure: Certificate | null = null,
 ): Promise<Serving> {
   const app = createApp(options);
-  const server = await new Promise<Server>((resolve, reject) => {
-    const starting = app.listen(port, host, (error?: Error) =>
-      error === undefined ? resolve(starting) : reject(error),
-    );
+  const server: Server =
+    secure === null
+      ? createServer(app)
+      : createSecureServer(
+          { cert: read(secure.cert, "the certificate"), key: read(secure.key, "its key") },
+          app,
+        );
+  await new Promise<void>((resolve, reject) => {
+    server.once("error", reject);
+    server.listen(port, host, () => {
+      server.off("error", reject);
+      resolve();
+    });
   });
   const { port: taken } = server.address() as AddressInfo;
   const name = host.includes(":") ? `[${host}]` : host;
-  return { address: `http://${name}:${taken}/`, stop: () => stop(server, grace) };
+  return {
+    address: `${secure === null ? "http" : "https"}://${name}:${taken}/`,
+    stop: () => stop(server, grace),
+  };
 }
 
 /** Takes no new requests, lets those under way end, and frees the port. */

@@ -1,6 +1,8 @@
-import { mkdtempSync, mkdirSync, writeFileSync } from "node:fs";
+import { mkdtempSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { get } from "node:https";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import request from "supertest";
 import { createApp } from "./app.js";
 import { listeningOf, warningFor } from "./options.js";
@@ -85,7 +87,7 @@ test("pages are compressed for those who can read them so", async () => {
 
 describe("where to listen", () => {
   test("is loopback unless a flag says otherwise, and then there is a warning", () => {
-    const usual = { port: 4780, host: "127.0.0.1", opensDemonstration: false };
+    const usual = { port: 4780, host: "127.0.0.1", opensDemonstration: false, secure: null };
     expect(listeningOf([], undefined)).toEqual(usual);
     expect(listeningOf(["--demonstration"], undefined)).toEqual({
       ...usual,
@@ -101,9 +103,52 @@ describe("where to listen", () => {
     }
   });
 
+  test("a certificate goes with its key, and then nothing is said of encryption", () => {
+    const secure = ["--host", "192.168.1.7", "--cert", "shed.crt", "--key", "shed.key"];
+    const listening = listeningOf(secure, undefined);
+    expect(listening.secure).toEqual({ cert: "shed.crt", key: "shed.key" });
+    expect(warningFor(listening)).not.toContain("encryption");
+    expect(warningFor({ ...listening, secure: null })).toContain("encryption");
+    for (const half of [secure.slice(0, 4), [...secure.slice(0, 2), ...secure.slice(4)]]) {
+      expect(() => listeningOf(half, undefined)).toThrow("--cert FILE and --key FILE");
+    }
+  });
+
   test.each(["70000", "-1", "x", ""])("the port %j is refused", (port) => {
     expect(() => listeningOf([], port)).toThrow("no port");
   });
+});
+
+/** A certificate made for these tests alone, for a name that is nobody's. */
+const CERTIFICATE = {
+  cert: fileURLToPath(new URL("../test/shed.crt", import.meta.url)),
+  key: fileURLToPath(new URL("../test/shed.key", import.meta.url)),
+};
+
+test("with a certificate the program is served over https, so that a phone can install it", async () => {
+  const options = { webFolder, opensDemonstration: false };
+  const serving = await serve(options, 0, LOOPBACK, undefined, CERTIFICATE);
+  try {
+    expect(serving.address).toMatch(/^https:/);
+    const page = await new Promise<string>((resolve, reject) => {
+      get(serving.address, { ca: readFileSync(CERTIFICATE.cert) }, (response) => {
+        let text = "";
+        response.on("data", (part: Buffer) => (text += part.toString()));
+        response.on("end", () => resolve(text));
+      }).on("error", reject);
+    });
+    expect(page).toContain("<title>Yonderfell</title>");
+  } finally {
+    await serving.stop();
+  }
+});
+
+test("a certificate that is not there is said by its name", async () => {
+  const options = { webFolder, opensDemonstration: false };
+  const gone = { ...CERTIFICATE, cert: "/nowhere/shed.crt" };
+  await expect(serve(options, 0, LOOPBACK, undefined, gone)).rejects.toThrow(
+    "the certificate cannot be read from /nowhere/shed.crt",
+  );
 });
 
 test("an answer under way is given to its end before the server stops", async () => {

@@ -19,6 +19,7 @@ const StartPage = lazy(again(() => import("../places/bench/StartPage.js")));
 const JobPage = lazy(again(() => import("../places/bench/JobPage.js")));
 const FinishPage = lazy(again(() => import("../places/bench/FinishPage.js")));
 const ChangeCardPage = lazy(again(() => import("../places/bench/ChangeCardPage.js")));
+const WaysPage = lazy(again(() => import("../places/bench/WaysPage.js")));
 const TagPage = lazy(again(() => import("../places/bench/TagPage.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
@@ -63,6 +64,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/correct/:machineId/:section/:recordId" element={<CorrectRecord />} />
       <Route path="/bench" element={<BenchPage />} />
       <Route path="/bench/new" element={<StartPage />} />
+      <Route path="/bench/ways" element={<WaysPage />} />
       <Route path="/bench/:machineId/:jobId" element={<JobPage />} />
       <Route path="/bench/:machineId/:jobId/finish" element={<FinishPage />} />
       <Route path="/bench/:machineId/:jobId/card" element={<ChangeCardPage />} />

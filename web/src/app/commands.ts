@@ -37,6 +37,7 @@ export function commandsOf(
     go("People, bays and places", "/workshop", "rates hours initials staff"),
     ...noting(dispatch),
     go("Costs", "/ledger/costs", "spent money per km hour month warranty"),
+    go("Ways of working", "/bench/ways", "methods steps cards own way file"),
     go("Begin a job", "/bench/new", "work card start bench"),
     go("Findings", "/rounds", "open found faults defects decided"),
     ...(done === undefined ? [] : [step(`Undo: ${done.words}`, "Ctrl+Z", "undo")]),

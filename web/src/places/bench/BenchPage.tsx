@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { dayOf } from "@yonderfell/core";
 import { useAppSelector } from "../../session/store.js";
-import { PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { Page } from "../../ui/Page.js";
 import { shortDate } from "../../words/format.js";
@@ -18,10 +18,15 @@ export default function BenchPage(): ReactElement {
     <Page
       title="Bench"
       aside={
-        <Link to="/bench/new" className={PRIMARY_BUTTON}>
-          <Plus size={18} aria-hidden="true" />
-          Begin a job
-        </Link>
+        <div className="flex flex-wrap gap-3">
+          <Link to="/bench/ways" className={QUIET_BUTTON}>
+            Ways of working
+          </Link>
+          <Link to="/bench/new" className={PRIMARY_BUTTON}>
+            <Plus size={18} aria-hidden="true" />
+            Begin a job
+          </Link>
+        </div>
       }
     >
       {found?.onTheGo.length === 0 && (
