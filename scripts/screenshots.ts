@@ -33,13 +33,18 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "journeys", path: "ahead/journeys", wait: "Engine oil and filter" },
+  { name: "bench", path: "bench", wait: "Finished lately" },
   {
-    name: "because",
-    path: "ahead",
-    wait: "Grouped by",
+    name: "job",
+    path: "bench/m-bus/j-bus",
+    wait: "Leave this step out",
     then: async ({ page }) => {
-      await page.click("[data-strip='t-bus-oil']");
-      await waitForWords(page, "By the handbook intervals.");
+      const steps = "nav[aria-label='Steps']";
+      const fill = await page.waitForSelector(
+        `${steps} ::-p-xpath(.//button[contains(., 'Fill with')])`,
+      );
+      await fill?.click();
+      await waitForWords(page, "next pour");
     },
   },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
@@ -54,14 +59,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
-  {
-    name: "meters",
-    path: "yard/m-hatch/meters",
-    wait: "Left out",
-    then: async ({ page }) => {
-      await page.waitForSelector("canvas");
-    },
-  },
   { name: "findings", path: "rounds", wait: "Engine uses oil" },
   { name: "stores", path: "stores", wait: "Fluid products" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
