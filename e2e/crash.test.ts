@@ -1,4 +1,5 @@
 import { killTrial, type Moment } from "./kills.js";
+import { POURS } from "./pours.js";
 
 /** Before, within and after the save; thirty kills at random moments are part of the bench. */
 const MOMENTS: readonly Moment[] = [
@@ -16,4 +17,12 @@ test("whatever was said to be saved is there after the browser was killed, and t
   // One change a round is waited for, and one more at the last kill; the first kill comes before its save can end.
   expect(saved).toBeGreaterThan(MOMENTS.length);
   expect(saved).toBeLessThan(made);
+}, 300_000);
+
+test("no tap of a running job that was shown is lost when the browser is killed, and none counts twice", async () => {
+  const moments: readonly Moment[] = ["pressed", { afterMs: 20 }, "said to be saved"];
+  const { made, story, ...wrong } = await killTrial(moments, POURS);
+  expect({ ...wrong, story }).toMatchObject({ lost: [], doubled: [], faults: [] });
+  expect(made).toBe(2 * moments.length);
+  expect(wrong.saved).toBeGreaterThan(moments.length);
 }, 300_000);

@@ -1,5 +1,5 @@
 import { rm } from "node:fs/promises";
-import { readBook } from "@yonderfell/core";
+import { readBook, type Book } from "@yonderfell/core";
 import type { Browser, Page } from "puppeteer-core";
 import { startServing } from "./application.js";
 import { launchWith, newProfile } from "./browser.js";
@@ -69,6 +69,14 @@ export async function openPage(browser: Browser, diary: Diary): Promise<Page> {
   return page;
 }
 
+/** What a scripted user does again and again: makes ready for a press, and how what was done is found in a book. */
+export interface Doing {
+  /** Makes ready, so that one press of `press` does it; told to the diary as soon as the page shows it. */
+  readonly ready: (page: Page, address: string, diary: Diary) => Promise<string>;
+  readonly press: string;
+  readonly foundIn: (book: Book) => readonly string[];
+}
+
 /** Writes a note of work; what is said to be saved is told as soon as it stands on the page. */
 async function writeNote(page: Page, address: string, diary: Diary): Promise<string> {
   diary.made += 1;
@@ -88,19 +96,37 @@ async function writeNote(page: Page, address: string, diary: Diary): Promise<str
   return note;
 }
 
-/** Writes a note of work and presses save. */
-export async function change(page: Page, address: string, diary: Diary): Promise<string> {
-  const note = await writeNote(page, address, diary);
-  await page.$eval("button[type=submit]", (button) => (button as HTMLElement).click());
+/** Work that is logged: what is said to be saved must be there after a kill. */
+const NOTES: Doing = {
+  ready: writeNote,
+  press: "button[type=submit]",
+  foundIn: ({ entries = [] }) =>
+    entries.flatMap(({ note }) => (note?.startsWith("scripted ") === true ? [note] : [])),
+};
+
+/** Does what is done again and again: makes ready and presses. */
+export async function change(
+  page: Page,
+  address: string,
+  diary: Diary,
+  { ready, press }: Doing = NOTES,
+): Promise<string> {
+  const note = await ready(page, address, diary);
+  await page.$eval(press, (button) => (button as HTMLElement).click());
   return note;
 }
 
-/** Writes a note of work and presses save on a page that then comes to nothing else: it is killed while it is held. */
-async function changeHeld(page: Page, address: string, diary: Diary): Promise<void> {
-  await writeNote(page, address, diary);
+/** Makes ready and presses on a page that then comes to nothing else: it is killed while it is held. */
+async function changeHeld(
+  page: Page,
+  address: string,
+  diary: Diary,
+  { ready, press }: Doing,
+): Promise<void> {
+  await ready(page, address, diary);
   const pressed = diary.nextPress();
   const held = page.$eval(
-    "button[type=submit]",
+    press,
     (button, patience) => {
       (button as HTMLElement).click();
       (window as unknown as { tellPressed: () => void }).tellPressed();
@@ -146,25 +172,26 @@ async function lastChange(
   address: string,
   diary: Diary,
   moment: Moment,
+  doing: Doing,
 ): Promise<void> {
-  if (moment === "pressed") return changeHeld(page, address, diary);
-  const note = await change(page, address, diary);
+  if (moment === "pressed") return changeHeld(page, address, diary, doing);
+  const note = await change(page, address, diary, doing);
   if (moment === "said to be saved") await untilTold(page, diary, note);
   else await wait(moment.afterMs);
 }
 
 /** How often each of the scripted changes stands in a book, and what is wrong with the book. */
-export function foundIn(text: string): {
+export function foundIn(
+  text: string,
+  doing: Doing = NOTES,
+): {
   readonly notes: ReadonlyMap<string, number>;
   readonly faults: readonly string[];
 } {
   const read = readBook(text);
   if (!read.ok) return { notes: new Map(), faults: read.issues.map(({ path }) => path.join(".")) };
   const notes = new Map<string, number>();
-  for (const { note } of read.value.entries ?? []) {
-    if (typeof note !== "string" || !note.startsWith("scripted ")) continue;
-    notes.set(note, (notes.get(note) ?? 0) + 1);
-  }
+  for (const note of doing.foundIn(read.value)) notes.set(note, (notes.get(note) ?? 0) + 1);
   return { notes, faults: [] };
 }
 
@@ -172,7 +199,10 @@ export function foundIn(text: string): {
  * A person logs work, and the browser is killed at each of the moments; the next browser, with the
  * same profile, must find all that was said to be saved, each once, in a sound book.
  */
-export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> {
+export async function killTrial(
+  moments: readonly Moment[],
+  doing: Doing = NOTES,
+): Promise<KillTrial> {
   const { address, stop } = await startServing();
   const profile = await newProfile();
   const diary = new Diary();
@@ -181,7 +211,7 @@ export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> 
   const faults: string[] = [];
   const story: string[] = [];
   const lookThrough = async (page: Page): Promise<void> => {
-    const found = foundIn(await exportedText(page, address));
+    const found = foundIn(await exportedText(page, address), doing);
     for (const note of diary.saved) if (!found.notes.has(note)) lost.add(note);
     for (const [note, times] of found.notes) if (times > 1) doubled.add(note);
     faults.push(...found.faults);
@@ -202,9 +232,9 @@ export async function killTrial(moments: readonly Moment[]): Promise<KillTrial> 
         break;
       }
       for (let count = 1; count < CHANGES_A_ROUND; count += 1) {
-        await untilTold(page, diary, await change(page, address, diary));
+        await untilTold(page, diary, await change(page, address, diary, doing));
       }
-      await lastChange(page, address, diary, moment);
+      await lastChange(page, address, diary, moment, doing);
       await killProcess(browser);
       const when = typeof moment === "string" ? moment : `${moment.afterMs.toFixed(1)} ms after`;
       story.push(`kill ${index + 1}: ${when}`);
