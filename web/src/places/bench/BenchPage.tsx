@@ -7,7 +7,9 @@ import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { Page } from "../../ui/Page.js";
 import { shortDate } from "../../words/format.js";
-import { balanceWords, farWords, jobPath, jobTitle, personWords, whoseIs } from "./benchWords.js";
+import { balanceWords, farWords, jobTitle, personWords, whoseIs } from "./benchWords.js";
+import { jobPath } from "../shared/paths.js";
+
 import { useBench, type ShownJob } from "./useBench.js";
 import { useSystemNames } from "./useSystemNames.js";
 

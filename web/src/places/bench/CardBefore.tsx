@@ -17,7 +17,9 @@ import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { CheckField, TextField } from "../../ui/fields.js";
 import { FormFoot } from "../../ui/FormFoot.js";
 import { CardSteps } from "./CardSteps.js";
-import { jobPath, openIssueWords } from "./benchWords.js";
+import { openIssueWords } from "./benchWords.js";
+import { jobPath } from "../shared/paths.js";
+
 import { LaidOut } from "./LaidOut.js";
 import { ForOthersList } from "./ForOthersList.js";
 import { useMadeCard, type FoundCard } from "./useMadeCard.js";

@@ -12,7 +12,9 @@ import { PRIMARY_BUTTON } from "../../ui/buttons.js";
 import { FormFoot } from "../../ui/FormFoot.js";
 import { Page } from "../../ui/Page.js";
 import { NoSuchJob } from "./NoSuchJob.js";
-import { jobPath, jobTitle } from "./benchWords.js";
+import { jobTitle } from "./benchWords.js";
+import { jobPath } from "../shared/paths.js";
+
 import { CardSteps } from "./CardSteps.js";
 import { useShownJob, type ShownJob } from "./useBench.js";
 import { useTaps } from "./useTaps.js";

@@ -5,14 +5,9 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { NoSuchJob } from "./NoSuchJob.js";
 import { counted } from "../../words/format.js";
-import {
-  farWords,
-  jobPath,
-  jobTitle,
-  personWords,
-  unfinishedWords,
-  whoseIs,
-} from "./benchWords.js";
+import { farWords, jobTitle, personWords, unfinishedWords, whoseIs } from "./benchWords.js";
+import { jobPath } from "../shared/paths.js";
+
 import { FinishedJob } from "./FinishedJob.js";
 import { PutDown } from "./PutDown.js";
 import { StepAside } from "./StepAside.js";

@@ -3,7 +3,7 @@ import { Tag } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { jobPath } from "./benchWords.js";
+import { jobPath } from "../shared/paths.js";
 
 /** The way to what is printed of a finished job. */
 export function TagLink({ job }: { readonly job: Job }): ReactElement {

@@ -15,11 +15,6 @@ import { findingTitle } from "../../words/findingWords.js";
 import { formatted } from "./figures.js";
 import type { ShownJob } from "./useBench.js";
 
-/** The address of a job. */
-export function jobPath(job: Pick<Job, "id" | "machine">, leaf = ""): string {
-  return `/bench/${encodeURIComponent(job.machine)}/${encodeURIComponent(job.id)}${leaf}`;
-}
-
 /** What a job is called. */
 export function jobTitle({
   job,

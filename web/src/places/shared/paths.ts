@@ -1,4 +1,4 @@
-import type { LogSection } from "@yonderfell/core";
+import type { Job, LogSection } from "@yonderfell/core";
 
 /** The address of a leaf of a machine. */
 export function machinePath(id: string, leaf = ""): string {
@@ -8,4 +8,9 @@ export function machinePath(id: string, leaf = ""): string {
 /** The address at which a record of a machine is corrected. */
 export function correctionPath(machine: string, section: LogSection, id: string): string {
   return `/correct/${encodeURIComponent(machine)}/${section}/${encodeURIComponent(id)}`;
+}
+
+/** The address of a job. */
+export function jobPath(job: Pick<Job, "id" | "machine">, leaf = ""): string {
+  return `/bench/${encodeURIComponent(job.machine)}/${encodeURIComponent(job.id)}${leaf}`;
 }

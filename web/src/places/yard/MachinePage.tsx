@@ -11,6 +11,7 @@ import { Findings } from "./Findings.js";
 import { InUse } from "./InUse.js";
 import { MachineFrame, useMachineOfAddress } from "./MachineFrame.js";
 import { MachineHistory } from "./MachineHistory.js";
+import { OnTheBench } from "./OnTheBench.js";
 import { RunningIn } from "./RunningIn.js";
 import { MeterBlock } from "./meters/MeterBlock.js";
 import { Terms } from "../../ui/Term.js";
@@ -27,6 +28,7 @@ export default function MachinePage(): ReactElement {
       {machine !== undefined && (
         <>
           <WhatItIs machine={machine} />
+          <OnTheBench machine={machine} />
           <Findings machine={machine.machine} />
           <RunningIn machine={machine} />
           <Meters machine={machine} />
