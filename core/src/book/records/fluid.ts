@@ -4,6 +4,7 @@ import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { quantityOf } from "./amounts.js";
 import { flagField, nameField, notNegativeField, numberField, textField } from "./fields.js";
 import { fluidIdField, machineIdField, productIdField } from "./ids.js";
+import { levelByField } from "./levelBy.js";
 import { revisionField } from "./revisionField.js";
 
 /** Under which condition a capacity is meant. */
@@ -41,10 +42,7 @@ const gradeSchema = z.looseObject(
 /** How its level is checked, and in which state of the machine. */
 const levelSchema = z.looseObject(
   {
-    by: z.enum(
-      ["stick", "glass", "overflow", "lines", "shelf"],
-      "stick, glass, overflow, lines, shelf",
-    ),
+    by: levelByField,
     engine: z.enum(["off", "idling"], "off or idling").nullish(),
     warm: flagField.nullish(),
     /** How long to wait before. */

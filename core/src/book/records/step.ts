@@ -10,6 +10,7 @@ import {
 import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { judgedByFields } from "./checklist.js";
 import type { Known } from "./known.js";
+import { levelByField } from "./levelBy.js";
 import { fluidIdField, partIdField, taskIdField } from "./ids.js";
 
 /** What a step of a job is (job rules §1). */
@@ -40,6 +41,8 @@ const plainStepFields = {
   inFirst: flagField.optional(),
   ...judgedByFields,
   tool: textField.nullish(),
+  /** How the level is read at which it ends, or which is looked at. */
+  mark: levelByField.nullish(),
   torque: quantitySchema.nullish(),
   count: positiveWholeField.nullish(),
   minutes: notNegativeField.nullish(),

@@ -37,6 +37,7 @@ const ABOUT = [
   "mayNotApply",
   "expected",
   "made",
+  "mark",
 ];
 const whatIsDone = (step: JobStep): object =>
   Object.fromEntries(

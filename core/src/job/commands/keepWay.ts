@@ -36,7 +36,7 @@ function wayOf(
   ]);
   const seen = { parts: false };
   return own.flatMap((step): MethodStep[] => {
-    const { tasks: _, expected: __, made, part, system, ...rest } = step;
+    const { tasks: _, expected: __, mark: ___, made, part, system, ...rest } = step;
     const isPart = isForKind && step.kind === "fit" && (part ?? null) !== null;
     if (isPart && seen.parts) return [];
     if (isPart) seen.parts = true;

@@ -192,6 +192,7 @@ export function stepsOf(
         ? { points: eachOf(point.name, point.count) }
         : {}),
       ...(point?.tool ? { tool: point.tool } : {}),
+      ...(name.includes("$mark") && places.mark !== null ? { mark: places.mark } : {}),
     },
   ];
 }

@@ -1,4 +1,5 @@
 import type { Fluid } from "../../book/records/fluid.js";
+import type { LevelBy } from "../../book/records/levelBy.js";
 import type { PointPurpose, ServicePoint } from "../../book/records/servicePoint.js";
 import type { Product } from "../../book/records/product.js";
 import type { MachinePlate } from "../../book/slice/machinePlate.js";
@@ -47,7 +48,7 @@ const torqueWords = (torque: Quantity | null | undefined): string =>
 type Level = NonNullable<Fluid["level"]>;
 
 /** How the level of each kind of fluid is usually read, where the plate does not say. */
-function usualLevel({ kind }: Fluid): Level["by"] | null {
+function usualLevel({ kind }: Fluid): LevelBy | null {
   switch (kind) {
     case "engine oil":
       return "stick";
@@ -72,7 +73,7 @@ function usualLevel({ kind }: Fluid): Level["by"] | null {
 }
 
 /** The mark itself, by how it is read. */
-const MARKS: Readonly<Record<Level["by"], string>> = {
+const MARKS: Readonly<Record<LevelBy, string>> = {
   stick: "the upper mark of the stick, wiped and dipped again",
   glass: "the middle of the sight glass, machine upright",
   overflow: "a trickle at the level hole, on level ground",
@@ -139,6 +140,8 @@ function allowanceWords(fluid: Fluid): string {
 export interface SystemPlaces {
   readonly fill: (words: string) => string;
   readonly lacks: (words: string) => readonly CardLack[];
+  /** What the level is read by; null where that is not known. */
+  readonly mark: LevelBy | null;
   /** The service point that the words name first. */
   readonly pointIn: (words: string) => ServicePoint | null;
 }
@@ -193,6 +196,7 @@ export function placesOf(
   const named = (words: string): string[] => words.match(PLACE) ?? [];
   return {
     fill: (words) => raised(words.replaceAll(PLACE, (place) => filled[place] ?? place)),
+    mark: fluid.level?.by ?? usualLevel(fluid),
     lacks: (words) => named(words).flatMap((place) => missing[place] ?? []),
     pointIn: (words) => {
       const first = named(words).find((place) => place === "$drain" || place === "$filler");

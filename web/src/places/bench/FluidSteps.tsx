@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from "react";
 import { AmountFields } from "./AmountFields.js";
 import { actionWords } from "./benchWords.js";
 import { formatted } from "./figures.js";
+import { MarkDrawn } from "./MarkDrawn.js";
 import { PassesDrawn } from "./Passes.js";
 import { StepFoot } from "./StepFoot.js";
 import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
@@ -163,6 +164,7 @@ function Filling({ step, state, shown }: StepProps): ReactElement {
           </div>
         ))}
       </dl>
+      {step.mark && <MarkDrawn mark={step.mark} />}
       {warn !== null && <p className="font-semibold text-due">{WARNED[warn] ?? warn}</p>}
     </Beside>
   );

@@ -122,7 +122,7 @@ function JobHead({
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2">
       <Link to="/bench" className="flex min-h-12 items-center gap-1 text-clear">
         <ChevronLeft size={18} aria-hidden="true" />
-        Bench
+        All jobs
       </Link>
       <h1 className="text-large font-bold max-sm:order-3 max-sm:w-full">{title}</h1>
       <p className="text-quiet max-sm:order-4 max-sm:w-full">

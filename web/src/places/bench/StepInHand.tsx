@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type ReactElement } from "react";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { personWords } from "./benchWords.js";
+import { MarkDrawn } from "./MarkDrawn.js";
 import { DrainStep, FillStep, LargeFigure, PassesStep } from "./FluidSteps.js";
 import { LookStep, MeasureStep } from "./MeasureSteps.js";
 import { StepFoot } from "./StepFoot.js";
@@ -51,6 +52,7 @@ export function StepInHand(props: StepProps): ReactElement {
           </p>
         </>
       )}
+      {step.mark && !isClosed && step.kind !== "fill" && <MarkDrawn mark={step.mark} />}
       <StepFigure {...props} />
       <Meant {...props} />
       <HeldBy {...props} />
