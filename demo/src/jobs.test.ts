@@ -6,6 +6,7 @@ import {
   jobState,
   jobWork,
   keepMethod,
+  keepOwnWay,
   libraryMethods,
   makeCard,
   methodsFile,
@@ -208,6 +209,25 @@ test("parts of a kept method are those of the machine, and a method kept again t
     context,
   );
   expect(again.ok && again.value.records[0]?.before).toBe(method);
+});
+
+test("a way kept from a task that names no fluid still finds its system, on the machine and on others of its kind", () => {
+  const oil = task("t-mower-oil");
+  const from = cardFrom(BOOK, machine("m-mower"), TODAY);
+  const { steps, tools } = makeCard([oil], from);
+  const kept = keepMethod({ methods: [] }, { task: oil, kind: "mower", uses: [], steps }, context);
+  const own = keepOwnWay({ machines: [machine("m-mower")], tasks: [oil] }, oil.id, steps);
+  if (!kept.ok || !own.ok) throw new Error("it has steps");
+  const { methods = [] } = applyChange<Book>({ ...BOOK, methods: [] }, kept.value);
+  const ways = [
+    makeCard([oil], { ...from, methods }),
+    makeCard([own.value.records[0]?.after as Task], { ...from, methods: [] }),
+  ];
+  for (const card of ways) {
+    expect(card.issues).toEqual([]);
+    expect(card.pan).toBeCloseTo(7.6, 9);
+    expect(card.tools).toEqual(tools);
+  }
 });
 
 test("methods leave as a file by themselves and are taken in once", () => {

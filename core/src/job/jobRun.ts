@@ -22,18 +22,18 @@ interface LaidBy {
  * that takes out a late one is gone through from where the replay was last laid by, and one that belongs earlier from nothing. It
  * always comes to what {@link jobState} comes to from all of them.
  */
-export class JobRun {
+export class JobRun<Told extends ToldEvent = ToldEvent> {
   private replay: Replay;
   private laidBy: LaidBy[] = [];
   /** What stands, in order, with what would take out something that it cannot. */
-  private standing: ToldEvent[] = [];
-  private readonly known = new Map<string, ToldEvent>();
-  private last: ToldEvent | null = null;
+  private standing: Told[] = [];
+  private readonly known = new Map<string, Told>();
+  private last: Told | null = null;
   private latest = 0;
 
   constructor(
     private readonly job: JobCard,
-    events: readonly ToldEvent[] = [],
+    events: readonly Told[] = [],
   ) {
     this.replay = new Replay(job.steps ?? []);
     for (const event of events) this.note(event);
@@ -41,7 +41,7 @@ export class JobRun {
   }
 
   /** One more event; one that is known already changes nothing. */
-  add(event: ToldEvent): void {
+  add(event: Told): void {
     if (this.known.has(event.id)) return;
     const isLast = this.last === null || isAfter(event, this.last);
     const meant = typeof event.undoes === "string" ? this.known.get(event.undoes) : undefined;
@@ -76,7 +76,12 @@ export class JobRun {
     return new Map(judged);
   }
 
-  private note(event: ToldEvent): void {
+  /** What was told and stands, in order: what was taken out is not among it. */
+  told(): readonly Told[] {
+    return this.standing.filter((event) => event.do !== "undo");
+  }
+
+  private note(event: Told): void {
     this.known.set(event.id, event);
     if (this.last === null || isAfter(event, this.last)) this.last = event;
     this.latest = Math.max(this.latest, event.at);
@@ -86,10 +91,10 @@ export class JobRun {
     this.replay = new Replay(this.job.steps ?? []);
     this.standing = [];
     this.laidBy = [];
-    for (const event of standingEvents([...this.known.values()]).events) this.goOn(event);
+    for (const event of standingEvents([...this.known.values()]).events) this.goOn(event as Told);
   }
 
-  private goOn(event: ToldEvent): void {
+  private goOn(event: Told): void {
     // An undo that stands among the others is one that cannot be.
     if (event.do === "undo") this.replay.refuseUndo(event);
     else this.replay.add(event);
@@ -102,7 +107,7 @@ export class JobRun {
     );
   }
 
-  private takeOut(event: ToldEvent): void {
+  private takeOut(event: Told): void {
     const place = this.standing.lastIndexOf(event);
     if (place < 0) return;
     const rest = this.standing.slice(place + 1);

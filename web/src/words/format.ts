@@ -121,6 +121,12 @@ export function listOfWords(words: readonly string[]): string {
 /** An instant as a day and a time of this device. */
 export function momentWords(instant: string): string {
   const then = new Date(instant);
-  const time = [then.getHours(), then.getMinutes()].map((part) => String(part).padStart(2, "0"));
-  return `${fullDate(currentDay(then))}, ${time.join(":")}`;
+  return `${fullDate(currentDay(then))}, ${clockTime(then)}`;
+}
+
+/** The time of day of this device, `09:12`. */
+export function clockTime(instant: Date | number): string {
+  const then = new Date(instant);
+  const parts = [then.getHours(), then.getMinutes()];
+  return parts.map((part) => String(part).padStart(2, "0")).join(":");
 }

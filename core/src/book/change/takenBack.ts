@@ -2,11 +2,16 @@ import { fieldsOf, reversed, type Change } from "./change.js";
 import { tapTakenBack, type TakingBack } from "./takenBackTap.js";
 import { joinedRevisions, nextRevision, revisionOf, withRevision } from "../records/revision.js";
 
+/** Commands that tell of a job. */
+const TELLING: ReadonlySet<string> = new Set([
+  ...(["tap-job", "undo-tap", "take-up-job", "put-down-job"] as const),
+]);
+
 /**
  * The change that takes another back. Where that one had already left this copy in a file
  * (`wasHandedOver`), what it restores counts as a change of its own, so that the next hand-over
- * carries it on; else the book is as though it had never been made. What was told of a job is never removed: an undo of it
- * is added (job rules §1).
+ * carries it on; else the book is as though it had never been made. What was told of a job here is never removed: an undo of it
+ * is added (job rules §1); what a hand-over brought is as it was before it.
  */
 export function takenBack(
   change: Change,
@@ -14,7 +19,8 @@ export function takenBack(
   copy: string,
   around: TakingBack,
 ): Change {
-  const taps = change.records.map((record) => tapTakenBack(record, around));
+  const isTold = TELLING.has(change.command);
+  const taps = change.records.map((record) => (isTold ? tapTakenBack(record, around) : null));
   const others = change.records.filter((_, at) => (taps[at] ?? null) === null);
   const back = othersTakenBack({ ...change, records: others }, wasHandedOver, copy);
   return { ...back, records: [...back.records, ...taps.flatMap((tap) => tap ?? [])] };

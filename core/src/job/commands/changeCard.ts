@@ -52,11 +52,16 @@ const isSameWork = (one: JobStep, other: JobStep): boolean =>
 
 /**
  * A card as it is changed to while its job goes on: a step that is what it was keeps its name, and with it what was told of
- * it; one that is another gets a new name, and what waits for it waits for that.
+ * it; one that is another gets a new name, which nothing was ever told of, and what waits for it waits for that.
  */
-export function changedCard(before: readonly JobStep[], after: readonly JobStep[]): JobStep[] {
+export function changedCard(
+  before: readonly JobStep[],
+  after: readonly JobStep[],
+  events: readonly ToldEvent[],
+): JobStep[] {
   const old = new Map(before.map((step) => [step.id, step]));
-  const taken = new Set([...before, ...after].map(({ id }) => id));
+  const told = new Set(events.flatMap(({ step }) => (typeof step === "string" ? [step] : [])));
+  const taken = new Set([...told, ...[...before, ...after].map(({ id }) => id)]);
   let count = 0;
   const fresh = (): string => {
     do count += 1;
@@ -67,7 +72,7 @@ export function changedCard(before: readonly JobStep[], after: readonly JobStep[
   const names = new Map<string, string>();
   const named = after.map((step) => {
     const was = old.get(step.id);
-    const isKept = was === undefined || isSameWork(was, step);
+    const isKept = was === undefined ? !told.has(step.id) : isSameWork(was, step);
     const id = isKept && !names.has(step.id) ? step.id : fresh();
     if (!names.has(step.id)) names.set(step.id, id);
     return { ...step, id };

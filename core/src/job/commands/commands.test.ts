@@ -192,13 +192,17 @@ test("a changed card keeps what was done where the step is the same, and says wh
   going.tap("h", { do: "tick" });
   const looked = { ...(STEPS[7] as JobStep), points: ["left", "right"] };
   const named = { ...(STEPS[1] as JobStep), name: "Filler, behind the flap" };
-  const steps = changedCard(STEPS, [
-    ...STEPS.slice(0, 1),
-    named,
-    ...STEPS.slice(2, 7),
-    looked,
-    { id: "h", kind: "do", name: "Hose over" },
-  ]);
+  const steps = changedCard(
+    STEPS,
+    [
+      ...STEPS.slice(0, 1),
+      named,
+      ...STEPS.slice(2, 7),
+      looked,
+      { id: "h", kind: "do", name: "Hose over" },
+    ],
+    going.events,
+  );
   expect(steps.map(({ id }) => id)).toEqual(["a", "b", "c", "d", "e", "f", "g", "step1", "step2"]);
   // What waited for the step waits for the one in its place.
   expect(steps[6]?.after).toEqual(["step1"]);
@@ -211,6 +215,31 @@ test("a changed card keeps what was done where the step is the same, and says wh
   expect(going.state.systems).toEqual([
     { system: "f", out: 4.1, in: 4, balance: expect.closeTo(-0.1) as number },
   ]);
+});
+
+test("a step put in later is never taken for one that is gone, though it bears its name", () => {
+  const going = begun();
+  const plain = { id: "x", kind: "do", name: "Rag" } as unknown as JobStep;
+  const change = (steps: readonly JobStep[]): void => {
+    const named = changedCard(going.job.steps ?? [], steps, going.events);
+    going.do(changeCard(going.book, going.job.id, { steps: named, tasks: going.job.tasks ?? [] }));
+  };
+  change([...STEPS, plain]);
+  going.tap("x", { do: "tick" });
+  change(STEPS);
+  change([...STEPS, { ...plain, name: "Another rag" }]);
+  const last = going.state.steps.at(-1);
+  expect(last?.id).not.toBe("x");
+  expect(last?.state).toBe("open");
+});
+
+test("what a hand-over brought of a job is as it was before it, once the hand-over is taken back", () => {
+  const going = begun();
+  const records = [...going.changes].flatMap((change) => change.records);
+  const brought: Change = { command: "hand-over", records };
+  const elsewhere = applyChange(NOTHING as never, brought);
+  const back = takenBack(brought, false, "here", { at: 9, newId: () => "u" });
+  expect(applyChange(elsewhere, back)).toMatchObject({ jobs: [], jobEvents: [] });
 });
 
 test("a step of which litres were told cannot be taken off the card", () => {

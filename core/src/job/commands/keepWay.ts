@@ -41,9 +41,13 @@ function wayOf(
     if (isPart && seen.parts) return [];
     if (isPart) seen.parts = true;
     const words = isForKind ? { ...rest, ...given(made?.name, made?.points) } : rest;
+    const waits = (rest.after ?? []).filter((id) => own.some((one) => one.id === id));
     const of = system ? { system: systems.has(system) ? "$system" : system } : {};
     const taken = part ? { part: isForKind ? "$parts" : part } : {};
-    return [{ ...words, ...(isPart ? { kind: "fit", name: "Fit" } : {}), ...of, ...taken }];
+    const after = rest.after === undefined ? {} : { after: waits };
+    return [
+      { ...words, ...after, ...(isPart ? { kind: "fit", name: "Fit" } : {}), ...of, ...taken },
+    ];
   });
 }
 

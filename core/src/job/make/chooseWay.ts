@@ -41,7 +41,11 @@ function fluidsFor(task: Task, way: Way, { fluids }: MachinePlate): Fluid[] {
 function ownWay(task: Task, { methods, machine }: CardFrom): Way | null {
   const steps = task.steps ?? [];
   const named = methods.find(({ id }) => id === task.method);
-  if (steps.length > 0) return { name: task.name, uses: named?.uses ?? [], steps };
+  // What is not said of an own way, the kind of fluid and the tools, is that of the usual one.
+  const usual = METHODS.find(({ words }) => words?.test(task.name))?.uses ?? [];
+  const usesOf = (said: readonly string[] | undefined): readonly string[] =>
+    (said ?? []).length > 0 ? (said ?? []) : usual;
+  if (steps.length > 0) return { name: task.name, uses: usesOf(named?.uses), steps };
   const kept =
     named ??
     methods.find(
@@ -51,7 +55,7 @@ function ownWay(task: Task, { methods, machine }: CardFrom): Way | null {
     );
   return (kept?.steps ?? []).length === 0 || kept === undefined
     ? null
-    : { name: kept.name, uses: kept.uses ?? [], steps: kept.steps ?? [] };
+    : { name: kept.name, uses: usesOf(kept.uses), steps: kept.steps ?? [] };
 }
 
 /** The way of the library for work on a fluid: one that the task's name or the build of the machine asks for, else the usual one of its kind. */

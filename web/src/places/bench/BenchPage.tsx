@@ -9,7 +9,6 @@ import { Page } from "../../ui/Page.js";
 import { shortDate } from "../../words/format.js";
 import { balanceWords, farWords, jobTitle, personWords, whoseIs } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { useBench, type ShownJob } from "./useBench.js";
 import { useSystemNames } from "./useSystemNames.js";
 
@@ -56,11 +55,11 @@ export default function BenchPage(): ReactElement {
 }
 
 function JobLine({ shown }: { readonly shown: ShownJob }): ReactElement {
-  const { job, events, people, machine, run } = shown;
+  const { job, people, machine, run } = shown;
   const nameOf = useSystemNames(machine.id);
   const state = run.state();
   const next = (job.steps ?? []).find(({ id }) => id === state.next);
-  const whose = personWords(whoseIs(job, events), people);
+  const whose = personWords(whoseIs(shown), people);
   const balances = balanceWords(state, nameOf);
   const closed = state.steps.filter((one) => one.state === "done" || one.state === "skipped");
   return (

@@ -19,7 +19,6 @@ import { FormFoot } from "../../ui/FormFoot.js";
 import { CardSteps } from "./CardSteps.js";
 import { openIssueWords } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { LaidOut } from "./LaidOut.js";
 import { ForOthersList } from "./ForOthersList.js";
 import { useMadeCard, type FoundCard } from "./useMadeCard.js";

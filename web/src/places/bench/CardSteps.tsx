@@ -1,6 +1,7 @@
 import type { JobStep, Task } from "@yonderfell/core";
 import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
 import { useState, type ReactElement } from "react";
+import { newId } from "../../data/newId.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { formatted } from "./figures.js";
@@ -165,11 +166,8 @@ function AddStep({
   const [name, setName] = useState("");
   const [kind, setKind] = useState<"do" | "look">("do");
   const add = (): void => {
-    const taken = new Set(steps.map(({ id }) => id));
-    let count = steps.length + 1;
-    while (taken.has(`step${count}`)) count += 1;
     const own = tasks.map(({ id }) => id);
-    onSteps([...steps, { id: `step${count}`, kind, name: name.trim(), tasks: own }]);
+    onSteps([...steps, { id: newId(), kind, name: name.trim(), tasks: own }]);
     setName("");
   };
   return (

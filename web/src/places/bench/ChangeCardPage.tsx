@@ -14,7 +14,6 @@ import { Page } from "../../ui/Page.js";
 import { NoSuchJob } from "./NoSuchJob.js";
 import { jobTitle } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { CardSteps } from "./CardSteps.js";
 import { useShownJob, type ShownJob } from "./useBench.js";
 import { useTaps } from "./useTaps.js";
@@ -38,7 +37,7 @@ function ChangedCard({ shown }: { readonly shown: ShownJob }): ReactElement {
   const navigate = useNavigate();
   const before = job.steps ?? [];
   const [steps, setSteps] = useState<readonly JobStep[]>(before);
-  const named = changedCard(before, steps);
+  const named = changedCard(before, steps, events);
   const lost = notKept(job, named, events);
   const isChanged = JSON.stringify(steps) !== JSON.stringify(before);
   const save = async (): Promise<void> => {

@@ -11,7 +11,6 @@ import { LogWorkForm } from "../shared/logging/LogWorkForm.js";
 import { draftKeyOf, useKeptForm } from "../shared/logging/useLogDraft.js";
 import { jobTitle, personWords } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { FinishedJob } from "./FinishedJob.js";
 import { TagLink } from "./TagLink.js";
 import { useShownJob, type ShownJob } from "./useBench.js";

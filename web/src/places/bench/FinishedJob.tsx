@@ -7,12 +7,14 @@ import { machinePath } from "../shared/paths.js";
 import { balanceWords, jobTitle } from "./benchWords.js";
 import type { ShownJob } from "./useBench.js";
 import { Thread } from "./Thread.js";
+import { useSystemNames } from "./useSystemNames.js";
 
 /** A job that is finished, as it was; what is told of it later by hand-over changes nothing. */
 export function FinishedJob({ shown }: { readonly shown: ShownJob }): ReactElement {
   const { job, machine, events, run } = shown;
   const { finished } = job;
   const state = run.state();
+  const nameOf = useSystemNames(machine.id);
   const late = lateEvents(job, events);
   return (
     <Page title={`${machine.tag} ${jobTitle(shown)}`}>
@@ -30,11 +32,9 @@ export function FinishedJob({ shown }: { readonly shown: ShownJob }): ReactEleme
           history.
         </p>
       )}
-      {balanceWords(state, (id) => id).length > 0 && (
-        <p className="mb-4 text-quiet">{balanceWords(state, () => "in all").join("; ")}</p>
-      )}
+      <p className="mb-4 text-quiet empty:hidden">{balanceWords(state, nameOf).join("; ")}</p>
       <div className="max-w-[46rem]">
-        <Thread steps={job.steps ?? []} state={state} inHand={null} onGo={() => undefined} />
+        <Thread steps={job.steps ?? []} state={state} inHand={null} />
       </div>
     </Page>
   );

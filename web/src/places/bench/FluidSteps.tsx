@@ -31,7 +31,7 @@ export function LargeFigure({
 /** A pour as one can measure it: to a tenth of a litre, below one to a twentieth; never more than is owed. */
 function pourWords(litres: number): string {
   const step = litres >= 1 ? 0.1 : 0.05;
-  return formatted(Math.max(step, Math.floor(litres / step + 1e-9) * step));
+  return formatted(litres < step ? litres : Math.floor(litres / step + 1e-9) * step);
 }
 
 /** The drawing with its figures beside it. */
@@ -75,15 +75,19 @@ export function DrainStep(props: StepProps): ReactElement {
         }
       />
       <StepFoot {...props}>
-        <button
-          type="button"
-          data-action
-          className={LARGE_BUTTON}
-          disabled={standing.state === "held"}
-          onClick={() => void taps.tell(step.id, { do: "tick" })}
-        >
-          {actionWords(step)}
-        </button>
+        {isClosed ? (
+          <span className="flex-1" />
+        ) : (
+          <button
+            type="button"
+            data-action
+            className={LARGE_BUTTON}
+            disabled={standing.state === "held"}
+            onClick={() => void taps.tell(step.id, { do: "tick" })}
+          >
+            {actionWords(step)}
+          </button>
+        )}
       </StepFoot>
     </>
   );

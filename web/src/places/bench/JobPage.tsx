@@ -7,7 +7,6 @@ import { NoSuchJob } from "./NoSuchJob.js";
 import { counted } from "../../words/format.js";
 import { farWords, jobTitle, personWords, unfinishedWords, whoseIs } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { FinishedJob } from "./FinishedJob.js";
 import { PutDown } from "./PutDown.js";
 import { StepAside } from "./StepAside.js";
@@ -90,7 +89,7 @@ function JobOnTheGo({ shown }: { readonly shown: ShownJob }): ReactElement {
         <aside className={`space-y-4 py-4 ${hidden}`}>
           {isThere && <StepAside {...{ shown, state, step, standing, taps, onGo: goTo }} />}
           <WhoField label="Who is here" people={people} who={who} onWho={setWho} />
-          <PutDown shown={shown} taps={taps} who={who} />
+          <PutDown taps={taps} who={who} />
           <Link to={jobPath(job, "/card")} className={ASIDE}>
             Change the card
           </Link>
@@ -105,7 +104,7 @@ const ASIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;
 
 /** Which job it is, how far, whose; on a narrow screen the way to its whole card. */
 function JobHead({
-  shown: { job, events, people },
+  shown,
   state,
   title,
   isListShown,
@@ -117,7 +116,7 @@ function JobHead({
   readonly isListShown: boolean;
   readonly onList: () => void;
 }): ReactElement {
-  const whose = personWords(whoseIs(job, events), people);
+  const whose = personWords(whoseIs(shown), shown.people);
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2">
       <Link to="/bench" className="flex min-h-12 items-center gap-1 text-clear">

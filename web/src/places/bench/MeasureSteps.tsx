@@ -1,4 +1,4 @@
-import type { StepVerdict } from "@yonderfell/core";
+import { symbolOf, type StepVerdict } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { FIELD } from "../../ui/buttons.js";
 import { Stone } from "../../ui/Stone.js";
@@ -8,10 +8,7 @@ import { StepFoot } from "./StepFoot.js";
 import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
 import { actionWords } from "./benchWords.js";
 
-/** Words for the units that steps are measured in. */
-const UNITS: Readonly<Record<string, string>> = { degC: "°C", percent: "%" };
-const unitWords = (unit: string | null | undefined): string =>
-  (UNITS[unit ?? ""] ?? unit ?? "").replaceAll("-", " ");
+const unitWords = ({ unit }: StepProps["step"]): string => (unit ? symbolOf(unit) : "");
 
 /** A reading, each point one by one; what it means by its limits. */
 export function MeasureStep(props: StepProps): ReactElement {
@@ -26,7 +23,7 @@ export function MeasureStep(props: StepProps): ReactElement {
           <li key={point ?? ""} className="border-t border-hairline pt-2">
             {point !== null && <h3 className="font-semibold">{point}</h3>}
             <ReadingField
-              label={`${point ?? "Reading"}${unitWords(step.unit) === "" ? "" : `, ${unitWords(step.unit)}`}`}
+              label={`${point ?? "Reading"}${unitWords(step) === "" ? "" : `, ${unitWords(step)}`}`}
               onReading={(read) =>
                 taps.tell(step.id, {
                   do: "reading",
@@ -38,7 +35,7 @@ export function MeasureStep(props: StepProps): ReactElement {
             {value !== null && (
               <p className="flex flex-wrap items-center gap-x-3 pt-1">
                 <strong className="font-mono text-[3.5rem] leading-none">{formatted(value)}</strong>
-                {unitWords(step.unit)}
+                {unitWords(step)}
                 <VerdictWords verdict={verdict} />
                 <span className="text-quiet">read {readings.map(formatted).join(", ")}</span>
               </p>
@@ -155,6 +152,15 @@ export function LookStep(props: StepProps): ReactElement {
               ? "All are judged"
               : `${points.length - verdicts.size} of ${points.length} to judge`}
           </p>
+        )}
+        {isJudged && !isHeld && (
+          <button
+            type="button"
+            className={`${LARGE_BUTTON} flex-none`}
+            onClick={() => void taps.tell(step.id, { do: "tick" })}
+          >
+            {actionWords(step)}
+          </button>
         )}
       </StepFoot>
     </>

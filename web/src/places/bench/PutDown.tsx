@@ -2,18 +2,15 @@ import { useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Because } from "./StepInHand.js";
-import type { ShownJob } from "./useBench.js";
 import type { Taps } from "./useTaps.js";
 
 const WIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;
 
 /** Puts a job down for now and says what it waits for, takes it up again, or gives it up while nothing is done. */
 export function PutDown({
-  shown,
   taps,
   who,
 }: {
-  readonly shown: ShownJob;
   readonly taps: Taps;
   readonly who: string;
 }): ReactElement {
@@ -48,15 +45,13 @@ export function PutDown({
               return isTaken;
             }}
           />
-          {!shown.job.finished && (
-            <button
-              type="button"
-              className={WIDE}
-              onClick={() => void taps.giveUp().then((isTaken) => isTaken && navigate("/bench"))}
-            >
-              Give it up: nothing was done
-            </button>
-          )}
+          <button
+            type="button"
+            className={WIDE}
+            onClick={() => void taps.giveUp().then((isTaken) => isTaken && navigate("/bench"))}
+          >
+            Give it up: nothing was done
+          </button>
         </>
       )}
     </>

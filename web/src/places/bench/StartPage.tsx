@@ -40,9 +40,9 @@ export default function StartPage(): ReactElement {
           findings={findings}
           visit={search.get("visit")}
           onTasks={(chosen) => {
-            const next = new URLSearchParams({ machine: id });
+            const next = new URLSearchParams(search);
+            next.delete("task");
             for (const task of chosen) next.append("task", task);
-            for (const finding of findings) next.append("finding", finding);
             setSearch(next, { replace: true });
           }}
         />

@@ -60,7 +60,8 @@ export function StepAside(props: StepProps): ReactElement {
 function Photograph({ step, taps, shown }: StepProps): ReactElement {
   const { isWorking, failure, take } = useTakingPicture();
   const input = useRef<HTMLInputElement>(null);
-  const taken = shown.events
+  const taken = shown.run
+    .told()
     .filter((event) => event.step === step.id)
     .reduce((sum, { pictures }) => sum + (pictures ?? []).length, 0);
   const keep = async (file: File): Promise<void> => {

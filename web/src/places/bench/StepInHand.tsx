@@ -1,7 +1,7 @@
-import type { JobEvent } from "@yonderfell/core";
 import { RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState, type ReactElement } from "react";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
+import { clockTime } from "../../words/format.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { personWords } from "./benchWords.js";
 import { MarkDrawn } from "./MarkDrawn.js";
@@ -17,7 +17,7 @@ const LONG = 56;
 
 /** The step in hand: its words readable from the floor, its one figure, one large action. */
 export function StepInHand(props: StepProps): ReactElement {
-  const { shown, state, step, standing } = props;
+  const { state, step, standing } = props;
   const at = state.steps.findIndex(({ id }) => id === step.id);
   const heading = useRef<HTMLHeadingElement>(null);
   // Another step: the focus goes to what is pressed next, so that Enter goes on.
@@ -57,7 +57,7 @@ export function StepInHand(props: StepProps): ReactElement {
       <Meant {...props} />
       <HeldBy {...props} />
       {isClosed ? (
-        <Closed {...props} events={shown.events} />
+        <Closed {...props} />
       ) : (
         <>
           <Stopped {...props} />
@@ -194,22 +194,13 @@ function Stopped({ step, state, taps }: StepProps): ReactElement | null {
 }
 
 /** A step that is done or left out: by whom, and the way to open it again. */
-function Closed({
-  events,
-  ...props
-}: StepProps & { readonly events: readonly JobEvent[] }): ReactElement {
+function Closed(props: StepProps): ReactElement {
   const { step, standing, taps, shown } = props;
-  const last = events.reduce<JobEvent | null>(
-    (latest, event) =>
-      event.step === step.id &&
-      (event.do === "tick" || event.do === "skip") &&
-      (latest === null || event.at > latest.at)
-        ? event
-        : latest,
-    null,
-  );
+  const last = shown.run
+    .told()
+    .findLast((event) => event.step === step.id && (event.do === "tick" || event.do === "skip"));
   const who = personWords(last?.by, shown.people);
-  const when = last === null ? "" : new Date(last.at).toTimeString().slice(0, 5);
+  const when = last === undefined ? "" : clockTime(last.at);
   return (
     <>
       <p className="text-large">

@@ -17,7 +17,6 @@ import { unitOf } from "../../words/limitWords.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { jobTitle } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
-
 import { useShownJob } from "./useBench.js";
 
 /** What is written on the filter and under the bonnet once a job is finished: day, dial, what went in, what comes next. */

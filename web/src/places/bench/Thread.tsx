@@ -15,7 +15,8 @@ export function Thread({
   readonly steps: readonly JobStep[];
   readonly state: JobState;
   readonly inHand: string | null;
-  readonly onGo: (step: string) => void;
+  /** Goes to a step; where it is absent the card is only read. */
+  readonly onGo?: (step: string) => void;
 }): ReactElement {
   const current = useRef<HTMLLIElement>(null);
   // Only the list itself goes to the step in hand, never the page.
@@ -30,28 +31,50 @@ export function Thread({
       {steps.map((step, at) => {
         const standing = state.steps[at]?.state ?? "open";
         const isInHand = step.id === inHand;
+        const line = <StepLine step={step} standing={standing} state={state} />;
         return (
           <li key={step.id} ref={isInHand ? current : undefined}>
-            <button
-              type="button"
-              aria-current={isInHand ? "step" : undefined}
-              onClick={() => onGo(step.id)}
-              className={`flex min-h-12 w-full items-stretch gap-3 rounded-[3px] pr-2 text-left hover:bg-wash ${isInHand ? "border-2 border-clear bg-raised font-semibold" : "border-2 border-transparent"}`}
-            >
-              <Marker step={step} standing={standing} />
-              <span className="flex-1 py-2">
-                {step.name}
-                <span className="sr-only">, {STANDING[standing]}</span>
-                {standing === "skipped" && (
-                  <span className="block text-fine text-quiet">left out</span>
-                )}
-              </span>
-              <span className="py-2 font-mono text-quiet">{figureOf(step, state)}</span>
-            </button>
+            {onGo === undefined ? (
+              <div className={`${LINE} border-transparent`}>{line}</div>
+            ) : (
+              <button
+                type="button"
+                aria-current={isInHand ? "step" : undefined}
+                onClick={() => onGo(step.id)}
+                className={`${LINE} hover:bg-wash ${isInHand ? "border-clear bg-raised font-semibold" : "border-transparent"}`}
+              >
+                {line}
+              </button>
+            )}
           </li>
         );
       })}
     </ol>
+  );
+}
+
+const LINE = "flex min-h-12 w-full items-stretch gap-3 rounded-[3px] border-2 pr-2 text-left";
+
+/** A step along the thread: its mark, its words, its figure. */
+function StepLine({
+  step,
+  standing,
+  state,
+}: {
+  readonly step: JobStep;
+  readonly standing: Standing;
+  readonly state: JobState;
+}): ReactElement {
+  return (
+    <>
+      <Marker step={step} standing={standing} />
+      <span className="flex-1 py-2">
+        {step.name}
+        <span className="sr-only">, {STANDING[standing]}</span>
+        {standing === "skipped" && <span className="block text-fine text-quiet">left out</span>}
+      </span>
+      <span className="py-2 font-mono text-quiet">{figureOf(step, state)}</span>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactElement } from "react";
 import { StepFoot } from "./StepFoot.js";
-import { LARGE_BUTTON, type StepProps } from "./stepProps.js";
+import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
 import { LargeFigure } from "./FluidSteps.js";
 import { sound } from "./sound.js";
 import { useNow } from "./useNow.js";
@@ -24,12 +24,14 @@ export function WaitStep(props: StepProps): ReactElement {
   const whole = (step.minutes ?? 0) * MS_IN_MINUTE;
   const left = startedAt === null ? whole : startedAt + whole - now;
   const isOver = startedAt !== null && left <= 0;
+  // Looked at from afar it starts nothing: only once all before it is done.
+  const isNext = props.state.next === step.id;
   const isAsked = useRef(false);
   useEffect(() => {
-    if (!isOpen || startedAt !== null || isAsked.current) return;
+    if (!isOpen || !isNext || startedAt !== null || isAsked.current) return;
     isAsked.current = true;
     void taps.tell(step.id, { do: "start" });
-  }, [isOpen, startedAt, taps, step.id]);
+  }, [isOpen, isNext, startedAt, taps, step.id]);
   useEffect(() => {
     if (isOver && isOpen) sound();
   }, [isOver, isOpen]);
@@ -41,6 +43,15 @@ export function WaitStep(props: StepProps): ReactElement {
         unit="min"
       />
       <StepFoot {...props}>
+        {isOpen && startedAt === null && (
+          <button
+            type="button"
+            className={CHOICE_BUTTON}
+            onClick={() => void taps.tell(step.id, { do: "start" })}
+          >
+            Start the time
+          </button>
+        )}
         <button
           type="button"
           data-action

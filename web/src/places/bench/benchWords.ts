@@ -1,8 +1,6 @@
 import type {
   ChangeCardIssue,
   GiveUpIssue,
-  Job,
-  JobEvent,
   JobState,
   JobStep,
   OpenJobIssue,
@@ -31,13 +29,8 @@ export function personWords(who: string | null | undefined, people: readonly Per
 }
 
 /** Whose a job is: the last who took it up, else who opened it. */
-export function whoseIs(job: Job, events: readonly JobEvent[]): string {
-  const taken = events.filter((event) => event.do === "take");
-  const last = taken.reduce<JobEvent | null>(
-    (latest, event) => (latest === null || event.at > latest.at ? event : latest),
-    null,
-  );
-  return last?.by ?? job.by ?? "";
+export function whoseIs({ job, run }: Pick<ShownJob, "job" | "run">): string {
+  return run.told().findLast((event) => event.do === "take")?.by ?? job.by ?? "";
 }
 
 /** How far a job is: `12 of 33 steps`. */

@@ -22,7 +22,7 @@ export interface ShownJob {
   readonly tasks: readonly Task[];
   readonly findings: readonly Finding[];
   readonly people: readonly Person[];
-  readonly run: JobRun;
+  readonly run: JobRun<JobEvent>;
 }
 
 /** How many jobs that are finished stand on the Bench. */
@@ -33,7 +33,7 @@ async function jobsOfMachine(
   machine: MachineId,
   people: readonly Person[],
   isWanted: (job: Job) => boolean,
-  runOf: (job: Job, events: readonly JobEvent[]) => JobRun,
+  runOf: (job: Job, events: readonly JobEvent[]) => JobRun<JobEvent>,
 ): Promise<ShownJob[]> {
   const [found, book] = await Promise.all([
     storage.ofMachine(machine, ["jobs", "jobEvents"]),
@@ -87,8 +87,8 @@ export function useBench():
 /** One job, current as it goes on: undefined until read, null where there is none. What is known of it already is not gone through again. */
 export function useShownJob(machine: MachineId, id: string): ShownJob | null | undefined {
   const { storage } = useBook();
-  const going = useRef<{ readonly job: string; readonly run: JobRun } | null>(null);
-  const runOf = (job: Job, events: readonly JobEvent[]): JobRun => {
+  const going = useRef<{ readonly job: string; readonly run: JobRun<JobEvent> } | null>(null);
+  const runOf = (job: Job, events: readonly JobEvent[]): JobRun<JobEvent> => {
     const card = JSON.stringify([job.id, job.steps, job.tasks]);
     if (going.current?.job !== card) going.current = { job: card, run: new JobRun(job) };
     for (const event of events) going.current.run.add(event);
