@@ -27,6 +27,12 @@ export function StepInHand(props: StepProps): ReactElement {
     const action = foot?.querySelector<HTMLElement>("[data-action]:not(:disabled)");
     (action ?? heading.current)?.focus({ preventScroll: true });
   }, [step.id]);
+  // What was pressed cannot be pressed again, so it lost the focus: the next point takes it.
+  useEffect(() => {
+    if (document.activeElement !== document.body) return;
+    const rest = heading.current?.closest("section");
+    rest?.querySelector<HTMLElement>("[data-action]:not(:disabled)")?.focus();
+  }, [standing.ticked.length]);
   const isClosed = standing.state === "done" || standing.state === "skipped";
   return (
     <section aria-label="Step in hand" className="flex flex-1 flex-col gap-4">
