@@ -81,8 +81,10 @@ function HowMuch({ card }: { readonly card: MadeCard }): ReactElement {
       <span className="text-quiet">It takes about</span>{" "}
       <strong>{minutes === null ? "a time not yet estimated" : counted(minutes, "minute")}</strong>
       <span className="text-quiet">, parts and fluids</span>{" "}
-      <strong>{money(known, currency)}</strong>
-      {missing > 0 && (
+      <strong>
+        {known === 0 && missing > 0 ? "at prices not recorded" : money(known, currency)}
+      </strong>
+      {known > 0 && missing > 0 && (
         <span className="text-quiet"> and {counted(missing, "line")} without a price</span>
       )}
     </p>
