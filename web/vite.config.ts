@@ -44,7 +44,7 @@ export default defineConfig({
         globPatterns: ["**/*.{js,css,html,svg,png,woff2,wasm}"],
         maximumFileSizeToCacheInBytes: 6e6,
         navigateFallback: "/index.html",
-        navigateFallbackDenylist: [/^\/health$/],
+        navigateFallbackDenylist: [/^\/health$/, /^\/stand-ins\//],
         cleanupOutdatedCaches: true,
         // The page that installs it is served by it at once, so that it can go on without the server.
         clientsClaim: true,

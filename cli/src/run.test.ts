@@ -197,7 +197,7 @@ test("check says in which sections a file was changed since it was written", () 
 test("check says what a sound book holds and lists faults and doubtful meters without refusing them", () => {
   const { status, output } = run(["check", GOOD, "--on", "2027-03-01"], TODAY);
   expect(status).toBe(0);
-  expect(output).toContain("A sound book: 15 machines, 98 tasks");
+  expect(output).toContain("A sound book: 15 machines, 99 tasks");
   expect(output).toMatch(
     /^fault: H1 Hatchback, odo: \d+ km on \d{4}-\d\d-\d\d \(readings "r-h1-odo-412"\)/m,
   );

@@ -3,12 +3,17 @@ import { join, resolve } from "node:path";
 import compression from "compression";
 import express, { type Express, type NextFunction, type Request, type Response } from "express";
 
+import { EventStreams } from "./standIns/eventStreams.js";
+import { PLUG, simulatedPlug, type PlugOptions } from "./standIns/plug.js";
+
 /** How the server is set up. */
 export interface ServerOptions {
   /** The folder of the built application. */
   readonly webFolder: string;
   /** Whether the root address opens the demonstration book. */
   readonly opensDemonstration: boolean;
+  /** How the simulated diagnostic plug differs from the usual one. */
+  readonly plug?: Partial<PlugOptions>;
 }
 
 /** Nothing but what the application itself ships: no inline script or style, nothing from elsewhere. */
@@ -72,13 +77,17 @@ function answerFailure(
   response.status(code).type("text/plain").send(`${words}\n`);
 }
 
-/** The server: the built application and nothing else. Throws where the application is not built. */
-export function createApp({ webFolder, opensDemonstration }: ServerOptions): Express {
+/** The server: the built application and the simulated stand-ins for devices and services. Throws where the application is not built. */
+export function createApp(
+  { webFolder, opensDemonstration, plug }: ServerOptions,
+  streams = new EventStreams(),
+): Express {
   const page = resolve(webFolder, "index.html");
   if (!existsSync(page)) throw new Error("the application is not built: run npm run build first");
   const app = express();
   app.disable("x-powered-by");
   app.use(guard);
+  app.use(simulatedPlug(streams, { ...PLUG, ...plug }));
   app.use(compression());
   app.get("/health", (_request, response) => {
     response.set("Cache-Control", "no-store").json({ status: "well" });

@@ -3,6 +3,7 @@ import { readFileSync } from "node:fs";
 import { createServer, type Server } from "node:http";
 import { createServer as createSecureServer } from "node:https";
 import { createApp, type ServerOptions } from "./app.js";
+import { EventStreams } from "./standIns/eventStreams.js";
 
 /** A server that is up: its address, and the way to stop it. */
 export interface Serving {
@@ -43,7 +44,8 @@ export async function serve(
   grace = GRACE_MS,
   secure: Certificate | null = null,
 ): Promise<Serving> {
-  const app = createApp(options);
+  const streams = new EventStreams();
+  const app = createApp(options, streams);
   const server: Server =
     secure === null
       ? createServer(app)
@@ -62,7 +64,10 @@ export async function serve(
   const name = host.includes(":") ? `[${host}]` : host;
   return {
     address: `${secure === null ? "http" : "https"}://${name}:${taken}/`,
-    stop: () => stop(server, grace),
+    stop: () => {
+      streams.endAll();
+      return stop(server, grace);
+    },
   };
 }
 

@@ -22,4 +22,10 @@ export {
   OIL_BASES,
   type OilBase,
 } from "./kinds.js";
+export {
+  levelWindow,
+  type TemperatureRead,
+  type TemperatureWindow,
+  type WindowReading,
+} from "./levelWindow.js";
 export { isRefused, mixing, type MixingAnswer } from "./mixing.js";

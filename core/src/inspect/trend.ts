@@ -43,12 +43,18 @@ export function byLife(points: readonly Measured[]): Measured[] {
   return groups.map(({ life, values }) => ({ life, value: mean(values) }));
 }
 
+/** The median of the slopes between all points of different lives, at least two: their change a unit of life. */
+export function medianSlope(points: readonly Measured[]): number {
+  return median(
+    points.flatMap((one, place) =>
+      points.slice(place + 1).map((other) => (other.value - one.value) / (other.life - one.life)),
+    ),
+  );
+}
+
 /** The line through points of different lives: through two as they are, of more the median of all slopes. */
 function lineOf(points: readonly Measured[]): { readonly slope: number; readonly at: number } {
-  const slopes = points.flatMap((one, place) =>
-    points.slice(place + 1).map((other) => (other.value - one.value) / (other.life - one.life)),
-  );
-  const slope = median(slopes);
+  const slope = medianSlope(points);
   return { slope, at: median(points.map(({ life, value }) => value - slope * life)) };
 }
 

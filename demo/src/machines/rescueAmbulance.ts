@@ -51,6 +51,13 @@ export const rescueAmbulance: ScenarioMachine = {
       doneDaysAgo: [560, 206],
     },
     {
+      id: "t-amb-box",
+      name: "Automatic gearbox fluid",
+      regimes: { handbook: [], cautious: [every(ODO, 60000), months(48)] },
+      uses: [{ fluid: "f-amb-box", condition: "drain and fill" }],
+      doneDaysAgo: [560],
+    },
+    {
       id: "t-amb-brake",
       name: "Brake fluid",
       regimes: { handbook: [months(24)], cautious: [months(12)] },

@@ -75,6 +75,9 @@ export const jobEventSchema = z.looseObject(
     late: flagField.optional(),
     level: textField.nullish(),
     value: numberField.nullish(),
+    /** Of the fluid when it was told, °C, and what it was read by. */
+    temperature: numberField.nullish(),
+    readBy: z.enum(["plug", "thermometer"], "plug or thermometer").nullish(),
     verdict: textField.nullish(),
     text: textField.nullish(),
     reason: textField.nullish(),

@@ -2,6 +2,7 @@ import { z } from "zod";
 import {
   flagField,
   nameField,
+  numberField,
   notNegativeField,
   positiveField,
   positiveWholeField,
@@ -43,6 +44,13 @@ const plainStepFields = {
   tool: textField.nullish(),
   /** How the level is read at which it ends, or which is looked at. */
   mark: levelByField.nullish(),
+  /** The temperatures in °C between which it is read. */
+  window: z
+    .looseObject(
+      { from: numberField.nullish(), to: numberField.nullish() },
+      "the temperatures between which a level is read",
+    )
+    .nullish(),
   torque: quantitySchema.nullish(),
   count: positiveWholeField.nullish(),
   minutes: notNegativeField.nullish(),

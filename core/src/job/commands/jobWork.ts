@@ -132,6 +132,25 @@ function measuresOf(replay: Replay): NonNullable<WorkTook["measures"]> {
   });
 }
 
+/** How warm each system was when its level was read, as told last. */
+function temperaturesOf(
+  replay: Replay,
+  events: readonly JobEvent[],
+  { plate }: CardFrom,
+): NonNullable<WorkTook["measures"]> {
+  const told = replay.states.flatMap(({ step }) => {
+    const last = events.findLast((event) => event.step === step.id && isWarmth(event));
+    const fluid = plate.fluids.find(({ id }) => id === systemOf(step));
+    return last && fluid ? [{ system: fluid.system, value: last.temperature ?? 0 }] : [];
+  });
+  return [...new Map(told.map((one) => [one.system, one.value]))].map(([system, value]) => ({
+    name: `${system}, temperature at its level`,
+    readings: [{ value, unit: "degC" as const }],
+  }));
+}
+
+const isWarmth = ({ temperature }: JobEvent): boolean => (temperature ?? null) !== null;
+
 /** The last who ticked a step, or a point of it. */
 type TickedBy = (step: CardStep, point?: string) => { readonly by?: string };
 
@@ -206,7 +225,7 @@ export function jobWork(
       const rate = people.find(({ id }) => id === person)?.rate ?? null;
       return { person, minutes, ...(rate === null ? {} : { rate }) };
     }),
-    measures: measuresOf(replay),
+    measures: [...measuresOf(replay), ...temperaturesOf(replay, counted, from)],
     torques: torquesOf(replay, by),
     met: replay.states.flatMap(({ step, closed }) =>
       step.kind === "caution" && closed === "done"

@@ -1,4 +1,5 @@
 import type { Fluid } from "../../book/records/fluid.js";
+import type { LevelBy } from "../../book/records/levelBy.js";
 import type { MethodStep } from "../../book/records/step.js";
 import type { MachinePlate } from "../../book/slice/machinePlate.js";
 import { plannedFilling } from "../../ledger/plannedWork.js";
@@ -135,6 +136,14 @@ function amountsOf(
   return litres === null ? {} : { expected: litres };
 }
 
+/** How the level is read that a step names, and the temperatures between which it holds where the plate has them. */
+function readAt(name: string, by: LevelBy | null, { level }: Fluid): Partial<Drafted> {
+  const mark = name.includes("$mark") && by !== null ? { mark: by } : {};
+  const [from, to] = [level?.from ?? null, level?.to ?? null];
+  const isAtWindow = /\$(mark|window)/.test(name) && (from !== null || to !== null);
+  return isAtWindow ? { ...mark, window: { from, to } } : mark;
+}
+
 /** A step of a way as it stands on a card: filled in from the plate, for the system it is used on. */
 export function stepsOf(
   used: Used,
@@ -192,7 +201,7 @@ export function stepsOf(
         ? { points: eachOf(point.name, point.count) }
         : {}),
       ...(point?.tool ? { tool: point.tool } : {}),
-      ...(name.includes("$mark") && places.mark !== null ? { mark: places.mark } : {}),
+      ...readAt(name, places.mark, given),
     },
   ];
 }

@@ -7,6 +7,7 @@ import { NoSuchJob } from "./NoSuchJob.js";
 import { counted } from "../../words/format.js";
 import { farWords, jobTitle, personWords, unfinishedWords, whoseIs } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
+import { usePlug } from "../shared/plug/usePlug.js";
 import { FinishedJob } from "./FinishedJob.js";
 import { PutDown } from "./PutDown.js";
 import { StepAside } from "./StepAside.js";
@@ -49,6 +50,7 @@ function JobOnTheGo({ shown }: { readonly shown: ShownJob }): ReactElement {
   const { job, machine, people } = shown;
   const [who, setWho] = useWhoIsHere();
   const taps = useTaps(shown, who);
+  const plug = usePlug();
   const { state, steps, inHand, onGo, standing, step } = useStepInHand(shown);
   useAwake(true);
   const [isListShown, setIsListShown] = useState(false);
@@ -78,7 +80,7 @@ function JobOnTheGo({ shown }: { readonly shown: ShownJob }): ReactElement {
         <div className={`flex flex-col pt-4 max-lg:min-h-[calc(100dvh-7rem)] ${hidden}`}>
           {job.down && <DownNote job={job} people={people} />}
           {isThere ? (
-            <StepInHand {...{ shown, state, step, standing, taps, onGo: goTo }} />
+            <StepInHand {...{ shown, state, step, standing, taps, plug, onGo: goTo }} />
           ) : (
             <NothingNext state={state} shown={shown} />
           )}
@@ -87,7 +89,7 @@ function JobOnTheGo({ shown }: { readonly shown: ShownJob }): ReactElement {
           </p>
         </div>
         <aside className={`space-y-4 py-4 ${hidden}`}>
-          {isThere && <StepAside {...{ shown, state, step, standing, taps, onGo: goTo }} />}
+          {isThere && <StepAside {...{ shown, state, step, standing, taps, plug, onGo: goTo }} />}
           <WhoField label="Who is here" people={people} who={who} onWho={setWho} />
           <PutDown taps={taps} who={who} />
           <Link to={jobPath(job, "/card")} className={ASIDE}>

@@ -1,9 +1,8 @@
 import { symbolOf, type StepVerdict } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
-import { FIELD } from "../../ui/buttons.js";
+import type { ReactElement } from "react";
 import { Stone } from "../../ui/Stone.js";
-import { typedNumber } from "../../words/writing.js";
 import { formatted } from "./figures.js";
+import { ReadingField } from "./ReadingField.js";
 import { StepFoot } from "./StepFoot.js";
 import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
 import { actionWords } from "./benchWords.js";
@@ -66,44 +65,6 @@ function VerdictWords({ verdict }: { readonly verdict: StepVerdict | null }): Re
       <Stone verdict={verdict} />
       {verdict}
     </span>
-  );
-}
-
-function ReadingField({
-  label,
-  onReading,
-}: {
-  readonly label: string;
-  readonly onReading: (value: number) => Promise<boolean>;
-}): ReactElement {
-  const [text, setText] = useState("");
-  const value = typedNumber(text);
-  return (
-    <form
-      className="flex gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (value === null) return;
-        void onReading(value).then((isTaken) => {
-          if (isTaken) setText("");
-        });
-      }}
-    >
-      <label className="flex-1">
-        <span className="sr-only">{label}</span>
-        <input
-          className={`${FIELD} min-h-14 max-sm:min-h-14 font-mono text-large`}
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder={label}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </label>
-      <button type="submit" className={`${CHOICE_BUTTON} flex-none px-5`} disabled={value === null}>
-        Read
-      </button>
-    </form>
   );
 }
 

@@ -2,6 +2,7 @@ import { Camera, SearchCheck } from "lucide-react";
 import { useRef, useState, type ReactElement } from "react";
 import { findingOpened } from "../../session/session.js";
 import { useAppDispatch } from "../../session/store.js";
+import { PlugPanel } from "../shared/plug/PlugPanel.js";
 import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Because } from "./StepInHand.js";
@@ -11,7 +12,7 @@ const ASIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;
 
 /** What can be done beside a step: leave it out, photograph it, note a finding, note a word. */
 export function StepAside(props: StepProps): ReactElement {
-  const { step, standing, taps, shown } = props;
+  const { step, standing, taps, shown, plug } = props;
   const dispatch = useAppDispatch();
   const [isLeaving, setIsLeaving] = useState(false);
   const isClosed = standing.state === "done" || standing.state === "skipped";
@@ -46,6 +47,9 @@ export function StepAside(props: StepProps): ReactElement {
             return isTaken;
           }}
         />
+      )}
+      {(!step.window || plug.state === "live") && (
+        <PlugPanel plug={plug} machine={shown.machine.id} />
       )}
       <Because
         label="Note a word on it"

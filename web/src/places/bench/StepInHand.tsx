@@ -11,6 +11,7 @@ import { StepFoot } from "./StepFoot.js";
 import { CHOICE_BUTTON, type StepProps } from "./stepProps.js";
 import { TickStep } from "./TickStep.js";
 import { WaitStep } from "./WaitStep.js";
+import { warmthNow, WindowStep } from "./WindowStep.js";
 
 /** Words longer than this stand smaller, so that what is pressed stays in sight. */
 const LONG = 56;
@@ -67,11 +68,24 @@ export function StepInHand(props: StepProps): ReactElement {
       ) : (
         <>
           <Stopped {...props} />
-          <KindOfStep key={step.id} {...props} />
+          <WindowStep {...props} />
+          <KindOfStep key={step.id} {...props} taps={tapsWithWarmth(props)} />
         </>
       )}
     </section>
   );
+}
+
+/** What is told of a step whose level has a window takes the temperature of the plug with it. */
+function tapsWithWarmth(props: StepProps): StepProps["taps"] {
+  const { taps } = props;
+  return {
+    ...taps,
+    tell: (step, ...told) => {
+      const warmth = warmthNow(props, Date.now());
+      return taps.tell(step, ...told.map((tap) => ({ ...tap, ...warmth })));
+    },
+  };
 }
 
 function KindOfStep(props: StepProps): ReactElement {

@@ -1,4 +1,5 @@
 import type { JobState, JobStep } from "@yonderfell/core";
+import type { Plug } from "../shared/plug/usePlug.js";
 import type { ShownJob } from "./useBench.js";
 import type { Taps } from "./useTaps.js";
 
@@ -9,6 +10,7 @@ export interface StepProps {
   readonly step: JobStep;
   readonly standing: JobState["steps"][number];
   readonly taps: Taps;
+  readonly plug: Plug;
   /** Goes to another step by its name. */
   readonly onGo: (step: string) => void;
 }
