@@ -85,6 +85,8 @@ test("an oil change from the board to the finished entry, in at most thirty inte
   await act(press(page, "Save in the log"));
   await waitForWords(page, "Saved in the log.");
   expect(interactions).toBeLessThanOrEqual(30);
+  await waitForWords(page, "3.7 L learned from");
+  expect(await wordsOf(page, "main")).toMatch(/Waste\s+oil[\s\S]*3.6 L more/);
   await go(page, "yard/m-hatch");
   await waitForWords(page, "3.7 L");
 });
@@ -179,6 +181,10 @@ test("told on another device, a pour is counted here after a hand-over, and whoe
 
 test("a job is put down with what it waits for, and stands so on the Bench", async () => {
   const { page } = app();
+  // What was told of the hand-over lies over the foot of the page until it is closed.
+  await page.$$eval("[aria-label='Close the note']", (closes) =>
+    closes.forEach((close) => (close as HTMLElement).click()),
+  );
   await press(page, "Put it down");
   await write(page, "What it waits for", "a washer");
   await page.keyboard.press("Enter");

@@ -18,6 +18,7 @@ import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
 import { tryPackKills } from "./packKills.js";
 import { measureSaving } from "./saving.js";
+import { measureTaps } from "./taps.js";
 import { measureVisits } from "./visits.js";
 import { measureYard } from "./yard.js";
 
@@ -57,6 +58,7 @@ await measureBoard();
 await measureBrowser();
 await measureYard();
 await measureSaving();
+await measureTaps();
 await tryKills();
 await tryPackKills();
 await tryImportKills();

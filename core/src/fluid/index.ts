@@ -22,6 +22,7 @@ export {
   OIL_BASES,
   type OilBase,
 } from "./kinds.js";
+export { type LearnedCapacity, learnedCapacityOf } from "./learnedCapacity.js";
 export {
   levelWindow,
   type TemperatureRead,

@@ -51,6 +51,19 @@ export class JobRun<Told extends ToldEvent = ToldEvent> {
     else this.takeOut(meant);
   }
 
+  /** Events in any order; those that are known already change nothing. Where several come that were not known they are gone through together, so that their order costs nothing. */
+  addAll(events: readonly Told[]): void {
+    const unknown = events.filter(({ id }) => !this.known.has(id));
+    const [first, ...rest] = unknown;
+    if (first === undefined) return;
+    if (rest.length === 0) {
+      this.add(first);
+      return;
+    }
+    for (const event of unknown) this.note(event);
+    this.fromNothing();
+  }
+
   /** Where the job stands, at a time in milliseconds; at the latest of any event where it is null. */
   state(now: number | null = null): JobState {
     return stateOf(this.job, this.replay, now ?? this.latest);

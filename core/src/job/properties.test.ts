@@ -95,6 +95,20 @@ test("one event after the other comes to the same as all of them from nothing, i
   );
 });
 
+test("several that come at once, in any order, come to the same as all of them from nothing", () => {
+  fc.assert(
+    fc.property(SEED, (seed) => {
+      const { card, events } = randomJob(seed);
+      const given = shuffled(events, seed);
+      const run = new JobRun(card, given.slice(0, seed % 7));
+      run.addAll(given.slice(0, 20));
+      run.addAll(given);
+      expect(run.state()).toEqual(jobState(card, events));
+    }),
+    { ...RUNS, numRuns: 200 },
+  );
+});
+
 test("what was told long before is taken out as well, from where the replay was laid by", () => {
   const { card, events } = randomJob(7);
   const many = Array.from({ length: 1500 }, (_, place): ToldEvent => {

@@ -39,4 +39,5 @@ export {
   type WorkFigure,
   type WorkTook,
 } from "./logWork.js";
+export { type WorkFollows, workFollows } from "./workFollows.js";
 export { BEGINNING, type Span, type SpanName, spanName, spanOf, SPANS } from "./span.js";

@@ -5,7 +5,7 @@ import type { Part } from "../book/records/part.js";
 import type { Product } from "../book/records/product.js";
 import type { Task, TaskUse } from "../book/records/task.js";
 import type { Person } from "../book/records/workshop.js";
-import { capacityAnswers } from "../fluid/capacity.js";
+import { capacityAnswers, type CapacityAnswer } from "../fluid/capacity.js";
 import type { Quantity } from "../quantity/quantity.js";
 import { plainAmount, priceOfPart, priceOfProduct } from "./price.js";
 
@@ -58,14 +58,24 @@ export function quantityOfUse(use: TaskUse, fluid: Fluid | undefined): Quantity 
   return use.quantity ?? (fluid === undefined ? null : workingQuantity(fluid, use.condition));
 }
 
+/** What is known of a condition, else of the first there is. */
+function meantAnswer(fluid: Fluid, condition: string | null | undefined): CapacityAnswer | null {
+  const answers = capacityAnswers(fluid);
+  return answers.find((answer) => answer.condition === condition) ?? answers[0] ?? null;
+}
+
 /** The working capacity of a fluid system for a condition, else for the first there is; null where none is recorded. */
 export function workingQuantity(
   fluid: Fluid,
   condition: string | null | undefined,
 ): Quantity | null {
-  const answers = capacityAnswers(fluid);
-  const meant = answers.find((answer) => answer.condition === condition) ?? answers[0];
-  return meant?.working.quantity ?? null;
+  return meantAnswer(fluid, condition)?.working.quantity ?? null;
+}
+
+/** The condition under which a use goes by the plate: its own, or that of the capacity it is worked by; null where it says how much itself, or nothing is recorded. */
+export function conditionOfUse({ condition, quantity }: TaskUse, fluid: Fluid): string | null {
+  if (condition) return condition;
+  return quantity ? null : (meantAnswer(fluid, condition)?.condition ?? null);
 }
 
 /** What one turn of a task takes: parts by the fitments that name it, fluids by the plate, minutes at the rate. */

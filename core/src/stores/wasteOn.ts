@@ -45,7 +45,7 @@ const plus = (one: WasteAmount, other: WasteAmount, sign = 1): WasteAmount => ({
 });
 
 /** The kind of waste that a fluid of a machine is: oil and coolant are never one (records §2). */
-function wasteKindOf(kind: Fluid["kind"]): WasteKind {
+export function wasteKindOf(kind: Fluid["kind"]): WasteKind {
   switch (kind) {
     case "engine oil":
     case "gear oil":

@@ -6,7 +6,7 @@ import { plannedFilling } from "../../ledger/plannedWork.js";
 import type { Quantity } from "../../quantity/quantity.js";
 import { valueIn } from "../../quantity/quantity.js";
 import { dimensionOf } from "../../quantity/unit.js";
-import { workingQuantity } from "../../stores/taskNeeds.js";
+import { conditionOfUse, workingQuantity } from "../../stores/taskNeeds.js";
 import type { CardFrom } from "./cardFrom.js";
 import type { Drafted } from "./cautions.js";
 import { litresOf, type Used } from "./chooseWay.js";
@@ -182,6 +182,7 @@ export function stepsOf(
   if (given === undefined || given === null) return [whole];
   const here = given === fluid ? used : { ...used, use: { fluid: given.id }, fluid: given };
   const { product } = plannedFilling(given, from);
+  const condition = here.use === null ? null : conditionOfUse(here.use, given);
   const coldest = from.machine.duty?.coldestStart ?? null;
   const places = placesOf(given, {
     ...{ product, litres: litresOf(here), plate: from.plate },
@@ -194,7 +195,7 @@ export function stepsOf(
     {
       ...{ ...whole, ...amountsOf(step, here, given, lacks) },
       ...{ name: places.fill(name), system: given.id },
-      ...(step.kind === "fill" && used.use?.condition ? { condition: used.use.condition } : {}),
+      ...(step.kind === "fill" && condition !== null ? { condition } : {}),
       ...((minutes ?? null) === null ? {} : { minutes }),
       ...(point?.torque && step.kind === "close" ? { torque: point.torque } : {}),
       ...(step.kind === "close" && (point?.count ?? 1) > 1 && point !== null

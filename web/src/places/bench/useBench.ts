@@ -5,14 +5,16 @@ import {
   type Job,
   type JobEvent,
   type Machine,
+  type MachineBook,
   type MachineId,
   type Person,
   type Task,
 } from "@yonderfell/core";
-import { useRef } from "react";
+import { useCallback, useMemo, useRef } from "react";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import type { BookStorage } from "../../data/bookStorage.js";
 import { useBook } from "../../session/openBook.js";
+import { useMachineBook } from "../../session/useMachineBook.js";
 
 /** A job with all that is shown of it. */
 export interface ShownJob {
@@ -28,24 +30,36 @@ export interface ShownJob {
 /** How many jobs that are finished stand on the Bench. */
 const LATEST = 5;
 
+type RunOf = (job: Job, events: readonly JobEvent[]) => JobRun<JobEvent>;
+
+function shownOf(
+  job: Job,
+  events: readonly JobEvent[],
+  book: MachineBook,
+  people: readonly Person[],
+  runOf: RunOf,
+): ShownJob {
+  const [machine] = book.machines;
+  const tasks = book.tasks.filter(({ id }) => (job.tasks ?? []).includes(id));
+  const findings = book.findings.filter(({ id }) => (job.findings ?? []).includes(id));
+  return { job, events, machine, tasks, findings, people, run: runOf(job, events) };
+}
+
 async function jobsOfMachine(
   storage: BookStorage,
   machine: MachineId,
   people: readonly Person[],
   isWanted: (job: Job) => boolean,
-  runOf: (job: Job, events: readonly JobEvent[]) => JobRun<JobEvent>,
+  runOf: RunOf,
 ): Promise<ShownJob[]> {
   const [found, book] = await Promise.all([
     storage.ofMachine(machine, ["jobs", "jobEvents"]),
     storage.machineBook(machine),
   ]);
   if (book === null) return [];
-  const [own] = book.machines;
   return found.jobs.filter(isWanted).map((job) => {
     const events = found.jobEvents.filter((event) => event.job === job.id);
-    const tasks = book.tasks.filter(({ id }) => (job.tasks ?? []).includes(id));
-    const findings = book.findings.filter(({ id }) => (job.findings ?? []).includes(id));
-    return { job, events, machine: own, tasks, findings, people, run: runOf(job, events) };
+    return shownOf(job, events, book, people, runOf);
   });
 }
 
@@ -87,17 +101,30 @@ export function useBench():
 /** One job, current as it goes on: undefined until read, null where there is none. What is known of it already is not gone through again. */
 export function useShownJob(machine: MachineId, id: string): ShownJob | null | undefined {
   const { storage } = useBook();
+  const book = useMachineBook(machine);
+  const people = useLiveOf("people", () => storage.list("people"), [storage]);
+  const told = useLiveOf(
+    `${machine} ${id}`,
+    () => storage.ofMachine(machine, ["jobs", "jobEvents"]),
+    [storage],
+  );
+  const runOf = useGoingOn();
+  return useMemo(() => {
+    if (book === undefined || people === undefined || told === undefined) return undefined;
+    const job = told.jobs.find((one) => one.id === id);
+    if (book === null || job === undefined) return null;
+    const events = told.jobEvents.filter((event) => event.job === id);
+    return shownOf(job, events, book.book, people, runOf);
+  }, [book, people, told, id, runOf]);
+}
+
+/** The replay of the job in hand: of more events only those that are new are gone through. */
+function useGoingOn(): RunOf {
   const going = useRef<{ readonly job: string; readonly run: JobRun<JobEvent> } | null>(null);
-  const runOf = (job: Job, events: readonly JobEvent[]): JobRun<JobEvent> => {
+  return useCallback((job, events) => {
     const card = JSON.stringify([job.id, job.steps, job.tasks]);
     if (going.current?.job !== card) going.current = { job: card, run: new JobRun(job) };
-    for (const event of events) going.current.run.add(event);
+    going.current.run.addAll(events);
     return going.current.run;
-  };
-  const read = async (): Promise<ShownJob | null> => {
-    const people = await storage.list("people");
-    const found = await jobsOfMachine(storage, machine, people, (job) => job.id === id, runOf);
-    return found[0] ?? null;
-  };
-  return useLiveOf(`${machine} ${id}`, read, [storage]);
+  }, []);
 }

@@ -1,35 +1,16 @@
 import {
   makeCard,
-  stockOn,
   type CardFrom,
   type Finding,
   type MadeCard,
   type MachineId,
-  type StockList,
   type TaskId,
 } from "@yonderfell/core";
 import { useMemo } from "react";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
-import { useAppSelector } from "../../session/store.js";
+import { useShelves } from "../../session/useShelves.js";
 import { useWorkSource, type WorkSource } from "../../session/useWorkSource.js";
-
-/** What is on hand, where anything is kept on a shelf; null until it is read. */
-function useOnHand(): StockList | null {
-  const { storage } = useBook();
-  const today = useAppSelector((state) => state.session.today);
-  const read = async (): Promise<StockList | null> => {
-    const stockMoves = await storage.list("stockMoves");
-    if (stockMoves.length === 0) return null;
-    const [parts, products, entries] = await Promise.all([
-      storage.list("parts"),
-      storage.list("products"),
-      storage.list("entries"),
-    ]);
-    return stockOn({ parts, products, entries, stockMoves }, today);
-  };
-  return useLiveOf("on hand", read, [storage, today]) ?? null;
-}
 
 /** A card that is made, and what it is made from. */
 export interface FoundCard {
@@ -47,7 +28,7 @@ export function useMadeCard(
   const { storage } = useBook();
   const source = useWorkSource(machine);
   const methods = useLiveOf("methods", () => storage.list("methods"), [storage]);
-  const onHand = useOnHand();
+  const stock = useShelves().shelves?.stock ?? null;
   const key = JSON.stringify([tasks, findings]);
   return useMemo(() => {
     if (source === undefined || methods === undefined) return undefined;
@@ -55,9 +36,10 @@ export function useMadeCard(
     const [own] = source.book.machines;
     const [wanted, found] = JSON.parse(key) as readonly [readonly TaskId[], readonly string[]];
     const { plate, parts, products, stockMoves } = source;
+    const onHand = stockMoves.length === 0 ? null : stock;
     const from = { machine: own, plate, parts, products, stockMoves, methods, onHand };
     const chosen = source.book.tasks.filter(({ id }) => wanted.includes(id));
     const put: readonly Finding[] = source.book.findings.filter(({ id }) => found.includes(id));
     return { card: makeCard(chosen, from, put), source, from };
-  }, [source, methods, onHand, key]);
+  }, [source, methods, stock, key]);
 }

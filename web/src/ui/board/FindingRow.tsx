@@ -10,6 +10,7 @@ import {
 } from "../../words/findingWords.js";
 import type { BundleLook } from "./bundleLook.js";
 import { Cairn } from "./Cairn.js";
+import { RowLinks } from "./RowLinks.js";
 import { ReachStrip } from "./ReachStrip.js";
 import { stripOfFinding, type Strip } from "./strip.js";
 import { WORD_INK } from "./wordInk.js";
@@ -43,23 +44,13 @@ export const FindingRow = memo(function FindingRow(props: FindingRowProps): Reac
           {!isNarrow && <span className="sr-only">, {findingStandsWords(finding, today)}</span>}
           <ReachStrip strip={strip} scale={scale} today={today} hasWords={!isNarrow} />
         </Link>
-        {!isOnPaper && !isNarrow && (
-          <Link
-            to={beginPath(machine, "finding", id)}
-            aria-label={`Begin what puts right: ${findingTitle(finding.finding)}`}
-            className="flex min-h-[34px] w-[3.25rem] shrink-0 items-center justify-end text-fine text-clear hover:underline"
-          >
-            Begin
-          </Link>
-        )}
         {!isOnPaper && (
-          <Link
-            to={`/log/${encodeURIComponent(machine)}?closes=${encodeURIComponent(id)}`}
-            aria-label={`Log what puts right: ${findingTitle(finding.finding)}`}
-            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-16 text-fine"}`}
-          >
-            Log
-          </Link>
+          <RowLinks
+            begin={beginPath(machine, "finding", id)}
+            log={`/log/${encodeURIComponent(machine)}?closes=${encodeURIComponent(id)}`}
+            what={`what puts right: ${findingTitle(finding.finding)}`}
+            isNarrow={isNarrow}
+          />
         )}
       </div>
     </li>

@@ -1,12 +1,12 @@
 import { beginPath } from "../../words/beginPath.js";
 import type { BoardMachine, DayNumber, TaskReckoning } from "@yonderfell/core";
 import { lazy, memo, Suspense, type ReactElement } from "react";
-import { Link } from "react-router";
 import { taskOpened } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { STATUS_WORD, stripSentence, type StripWords } from "../../words/statusWords.js";
 import { Cairn } from "./Cairn.js";
 import type { ReachScale } from "./reachScale.js";
+import { RowLinks } from "./RowLinks.js";
 import { ReachStrip } from "./ReachStrip.js";
 import { stripOfTask } from "./strip.js";
 import { WORD_INK } from "./wordInk.js";
@@ -60,23 +60,13 @@ export const StripRow = memo(function StripRow(props: StripRowProps): ReactEleme
             <span className="pl-[6.4rem] font-medium">{task.task.name}</span>
           )}
         </button>
-        {isDrawn && !isOnPaper && !isNarrow && (
-          <Link
-            to={beginPath(machine.machine.id, "task", id)}
-            aria-label={`Begin ${task.task.name} on ${machine.machine.tag}`}
-            className="flex min-h-[34px] w-[3.25rem] shrink-0 items-center justify-end text-fine text-clear hover:underline"
-          >
-            Begin
-          </Link>
-        )}
         {isDrawn && !isOnPaper && (
-          <Link
-            to={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
-            aria-label={`Log ${task.task.name} on ${machine.machine.tag}`}
-            className={`flex shrink-0 items-center justify-end gap-1.5 text-clear ${isNarrow ? "min-h-12 w-16 pr-1" : "min-h-[34px] w-16 text-fine"}`}
-          >
-            Log
-          </Link>
+          <RowLinks
+            begin={beginPath(machine.machine.id, "task", id)}
+            log={`/log/${encodeURIComponent(machine.machine.id)}?task=${encodeURIComponent(id)}`}
+            what={`${task.task.name} on ${machine.machine.tag}`}
+            isNarrow={isNarrow}
+          />
         )}
       </div>
       {isOpen && !isOnPaper && (

@@ -1,9 +1,10 @@
-import type { BoardMachine } from "@yonderfell/core";
+import type { BoardMachine, Entry } from "@yonderfell/core";
 import { useEffect, useRef, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { Moves } from "../../../ui/board/Moves.js";
 import { IN_DOUBT } from "../../../words/traceWords.js";
+import { WhatFollows } from "./WhatFollows.js";
 import type { Move } from "../../../words/moves.js";
 
 /** What stands once the work is in the log: what was done and when it comes again. */
@@ -11,12 +12,17 @@ export function LogSaved({
   machine,
   tasks,
   moves,
+  entry,
+  seq,
   isCorrection,
   isDoubtful,
 }: {
   readonly machine: BoardMachine;
   readonly tasks: readonly string[];
   readonly moves: readonly Move[];
+  /** What was written, and with which change. */
+  readonly entry: Entry | null;
+  readonly seq: number;
   readonly isCorrection: boolean;
   readonly isDoubtful: boolean;
 }): ReactElement {
@@ -35,6 +41,7 @@ export function LogSaved({
       </p>
       <Moves moves={done} title="Next due" />
       <Moves moves={others} title="This also moves" />
+      {entry !== null && <WhatFollows {...{ entry, seq, machine: machine.machine.id }} />}
       <div className="flex flex-wrap gap-3">
         <Link to="/ahead" className={PRIMARY_BUTTON}>
           Back to Ahead

@@ -3,6 +3,7 @@ import {
   finishJob,
   formatDay,
   parseDay,
+  type Change,
   type DayNumber,
   type Entry,
   type FinishJobIssue,
@@ -69,6 +70,9 @@ interface Finishing {
 interface SavedWork {
   readonly tasks: readonly string[];
   readonly moves: readonly Move[];
+  /** The entry that was written, and the change it came with. */
+  readonly entry: Entry | null;
+  readonly seq: number;
   /** Whether it is not certain to be kept. */
   readonly isDoubtful: boolean;
 }
@@ -108,6 +112,12 @@ function finishInput(input: LogWorkInput, { proposed }: Finishing): LogWorkInput
   };
 }
 
+/** The first entry that a change wrote: that of the work itself, before what followed from it. */
+function writtenIn({ records }: Change): Entry | null {
+  const written = records.find(({ section, after }) => section === "entries" && after !== null);
+  return (written?.after ?? null) as Entry | null;
+}
+
 /** Saves the form: said to be saved only once it is durable, its draft dropped after that. */
 function useSaveWork(
   { book, work, correcting, finishing }: LogStart,
@@ -136,10 +146,11 @@ function useSaveWork(
               around,
             ),
       correcting === null ? "Saved in the log." : "Corrected.",
-      async ({ isDoubtful = false }) => {
+      async ({ isDoubtful = false, change, seq }) => {
         // Said first: whatever becomes of the draft, the work itself is in the log.
         const named = [...values.tasks, ...values.tests.map(({ task }) => task)];
-        setSaved({ tasks: named, moves: outlook.moves, isDoubtful });
+        const entry = writtenIn(change);
+        setSaved({ tasks: named, moves: outlook.moves, entry, seq, isDoubtful });
         await storage.dropDraft(draftKey);
       },
     );

@@ -1,0 +1,37 @@
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+
+const LOOK = "flex shrink-0 items-center justify-end gap-1.5 text-clear";
+
+/** The ways on from a row of the board: to begin its work on the Bench, or to log it; on a narrow screen one over the other. */
+export function RowLinks({
+  begin,
+  log,
+  what,
+  isNarrow,
+}: {
+  readonly begin: string;
+  readonly log: string;
+  /** What is begun or logged, as it is read out. */
+  readonly what: string;
+  readonly isNarrow: boolean;
+}): ReactElement {
+  return (
+    <span className={`flex shrink-0 ${isNarrow ? "w-16 flex-col pr-1" : ""}`}>
+      <Link
+        to={begin}
+        aria-label={`Begin ${what}`}
+        className={`${LOOK} ${isNarrow ? "min-h-12" : "min-h-[34px] w-[3.25rem] text-fine hover:underline"}`}
+      >
+        Begin
+      </Link>
+      <Link
+        to={log}
+        aria-label={`Log ${what}`}
+        className={`${LOOK} ${isNarrow ? "min-h-12" : "min-h-[34px] w-16 text-fine"}`}
+      >
+        Log
+      </Link>
+    </span>
+  );
+}
