@@ -136,6 +136,12 @@ function amountsOf(
   return litres === null ? {} : { expected: litres };
 }
 
+/** Under which condition a fill goes by the plate, so that it teaches the capacity of that one. */
+function conditionOf({ kind }: MethodStep, { use }: Used, fluid: Fluid): Partial<Drafted> {
+  const condition = kind === "fill" && use !== null ? conditionOfUse(use, fluid) : null;
+  return condition === null ? {} : { condition };
+}
+
 /** How the level is read that a step names, and the temperatures between which it holds where the plate has them. */
 function readAt(name: string, by: LevelBy | null, { level }: Fluid): Partial<Drafted> {
   const mark = name.includes("$mark") && by !== null ? { mark: by } : {};
@@ -182,7 +188,6 @@ export function stepsOf(
   if (given === undefined || given === null) return [whole];
   const here = given === fluid ? used : { ...used, use: { fluid: given.id }, fluid: given };
   const { product } = plannedFilling(given, from);
-  const condition = here.use === null ? null : conditionOfUse(here.use, given);
   const coldest = from.machine.duty?.coldestStart ?? null;
   const places = placesOf(given, {
     ...{ product, litres: litresOf(here), plate: from.plate },
@@ -195,7 +200,7 @@ export function stepsOf(
     {
       ...{ ...whole, ...amountsOf(step, here, given, lacks) },
       ...{ name: places.fill(name), system: given.id },
-      ...(step.kind === "fill" && condition !== null ? { condition } : {}),
+      ...conditionOf(step, here, given),
       ...((minutes ?? null) === null ? {} : { minutes }),
       ...(point?.torque && step.kind === "close" ? { torque: point.torque } : {}),
       ...(step.kind === "close" && (point?.count ?? 1) > 1 && point !== null
