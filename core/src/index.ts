@@ -8,6 +8,7 @@ export * from "./calendar/index.js";
 export * from "./exchange/index.js";
 export * from "./exchange/csv/index.js";
 export * from "./fluid/index.js";
+export * from "./inspect/index.js";
 export * from "./job/index.js";
 export * from "./ledger/index.js";
 export * from "./limit/index.js";

@@ -1,0 +1,22 @@
+export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
+export { isFound } from "./foundAt.js";
+export { judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
+export { CHECKLIST_LIBRARY } from "./library/index.js";
+export {
+  type CheckPlace,
+  type CheckResult,
+  openPlaces,
+  placesOf,
+  resultAt,
+  stationOf,
+} from "./places.js";
+export {
+  beginRound,
+  dropRound,
+  finishRound,
+  leaveTheRest,
+  type RoundIssue,
+  roundsUnderWay,
+  tellResult,
+} from "./roundCommands.js";
+export { type Wear, wearOf } from "./wear.js";
