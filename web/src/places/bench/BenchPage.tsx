@@ -8,6 +8,7 @@ import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { Page } from "../../ui/Page.js";
 import { shortDate } from "../../words/format.js";
 import { balanceWords, farWords, jobTitle, personWords, whoseIs } from "./benchWords.js";
+import { Far } from "../shared/atTheMachine/Far.js";
 import { jobPath } from "../shared/paths.js";
 import { useBench, type ShownJob } from "./useBench.js";
 import { useSystemNames } from "./useSystemNames.js";
@@ -100,18 +101,6 @@ function JobLine({ shown }: { readonly shown: ShownJob }): ReactElement {
         </span>
       </Link>
     </li>
-  );
-}
-
-/** How far along its thread a job is: solid behind, dotted ahead. */
-function Far({ done, of }: { readonly done: number; readonly of: number }): ReactElement {
-  const at = of === 0 ? 0 : 4 + (done / of) * 136;
-  return (
-    <svg viewBox="0 0 148 16" className="h-4 w-36 max-w-full" aria-hidden="true">
-      <path d="M4 8H144" stroke="var(--rule)" strokeWidth="2" strokeDasharray="1 5" />
-      <path d={`M4 8H${at}`} stroke="var(--clear)" strokeWidth="4" />
-      <circle cx={at} cy="8" r="5" fill="var(--ground)" stroke="var(--clear)" strokeWidth="3" />
-    </svg>
   );
 }
 

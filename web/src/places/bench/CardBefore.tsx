@@ -22,8 +22,8 @@ import { jobPath } from "../shared/paths.js";
 import { LaidOut } from "./LaidOut.js";
 import { ForOthersList } from "./ForOthersList.js";
 import { useMadeCard, type FoundCard } from "./useMadeCard.js";
-import { useWhoIsHere } from "./whoIsHere.js";
-import { WhoField } from "./WhoField.js";
+import { useWhoIsHere } from "../shared/atTheMachine/whoIsHere.js";
+import { WhoField } from "../shared/atTheMachine/WhoField.js";
 
 const NEEDS = ["tasks", "jobs"] as const;
 

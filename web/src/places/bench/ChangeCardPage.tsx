@@ -17,7 +17,7 @@ import { jobPath } from "../shared/paths.js";
 import { CardSteps } from "./CardSteps.js";
 import { useShownJob, type ShownJob } from "./useBench.js";
 import { useTaps } from "./useTaps.js";
-import { useWhoIsHere } from "./whoIsHere.js";
+import { useWhoIsHere } from "../shared/atTheMachine/whoIsHere.js";
 
 /** The card of a job on the go, changed: what was done stays where the step is the same. */
 export default function ChangeCardPage(): ReactElement | null {

@@ -1,3 +1,4 @@
+import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
 import type { JobState } from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
 import { AmountFields } from "./AmountFields.js";
@@ -6,7 +7,7 @@ import { formatted } from "./figures.js";
 import { MarkDrawn } from "./MarkDrawn.js";
 import { PassesDrawn } from "./Passes.js";
 import { StepFoot } from "./StepFoot.js";
-import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
+import type { StepProps } from "./stepProps.js";
 import { Tally } from "./Tally.js";
 
 /** The one figure that matters, with what it is over it. */

@@ -13,12 +13,12 @@ import { PutDown } from "./PutDown.js";
 import { StepAside } from "./StepAside.js";
 import { StepInHand } from "./StepInHand.js";
 import { Thread } from "./Thread.js";
-import { useAwake } from "./useAwake.js";
+import { useAwake } from "../shared/atTheMachine/useAwake.js";
 import { useShownJob, type ShownJob } from "./useBench.js";
 import { useTaps } from "./useTaps.js";
-import { useNow } from "./useNow.js";
-import { useWhoIsHere } from "./whoIsHere.js";
-import { WhoField } from "./WhoField.js";
+import { useNow } from "../shared/atTheMachine/useNow.js";
+import { useWhoIsHere } from "../shared/atTheMachine/whoIsHere.js";
+import { WhoField } from "../shared/atTheMachine/WhoField.js";
 
 /** A job at the machine: one step at a time, the whole card beside it. */
 export default function JobPage(): ReactElement | null {

@@ -1,10 +1,11 @@
+import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
 import { symbolOf, type StepVerdict } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Stone } from "../../ui/Stone.js";
 import { formatted } from "./figures.js";
-import { ReadingField } from "./ReadingField.js";
+import { ReadingField } from "../shared/atTheMachine/ReadingField.js";
 import { StepFoot } from "./StepFoot.js";
-import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
+import type { StepProps } from "./stepProps.js";
 import { actionWords } from "./benchWords.js";
 
 const unitWords = ({ unit }: StepProps["step"]): string => (unit ? symbolOf(unit) : "");

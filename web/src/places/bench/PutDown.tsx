@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from "react";
 import { useNavigate } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { Because } from "./StepInHand.js";
+import { Because } from "../shared/atTheMachine/Because.js";
 import type { Taps } from "./useTaps.js";
 
 const WIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;

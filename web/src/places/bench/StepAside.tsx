@@ -5,7 +5,7 @@ import { useAppDispatch } from "../../session/store.js";
 import { PlugPanel } from "../shared/plug/PlugPanel.js";
 import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
-import { Because } from "./StepInHand.js";
+import { Because } from "../shared/atTheMachine/Because.js";
 import type { StepProps } from "./stepProps.js";
 
 const ASIDE = `${QUIET_BUTTON} min-h-12 w-full justify-center`;

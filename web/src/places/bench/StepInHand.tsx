@@ -1,6 +1,7 @@
+import { Because } from "../shared/atTheMachine/Because.js";
 import { RotateCcw } from "lucide-react";
-import { useEffect, useRef, useState, type ReactElement } from "react";
-import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
+import { useEffect, useRef, type ReactElement } from "react";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { clockTime } from "../../words/format.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { personWords } from "./benchWords.js";
@@ -8,7 +9,7 @@ import { MarkDrawn } from "./MarkDrawn.js";
 import { DrainStep, FillStep, LargeFigure, PassesStep } from "./FluidSteps.js";
 import { LookStep, MeasureStep } from "./MeasureSteps.js";
 import { StepFoot } from "./StepFoot.js";
-import { CHOICE_BUTTON, type StepProps } from "./stepProps.js";
+import type { StepProps } from "./stepProps.js";
 import { TickStep } from "./TickStep.js";
 import { WaitStep } from "./WaitStep.js";
 import { warmthNow, WindowStep } from "./WindowStep.js";
@@ -248,46 +249,5 @@ function Closed(props: StepProps): ReactElement {
         Open it again
       </button>
     </>
-  );
-}
-
-/** Why: a line and the press that says it. */
-export function Because({
-  label,
-  action,
-  onBecause,
-}: {
-  readonly label: string;
-  readonly action: string;
-  readonly onBecause: (reason: string) => Promise<boolean>;
-}): ReactElement {
-  const [reason, setReason] = useState("");
-  return (
-    <form
-      className="flex flex-wrap items-end gap-2 pt-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void onBecause(reason).then((isTaken) => {
-          if (isTaken) setReason("");
-        });
-      }}
-    >
-      <label className="min-w-48 flex-1 text-fine text-quiet">
-        {label}
-        <input
-          className={`${FIELD} min-h-12 text-ink`}
-          autoComplete="off"
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </label>
-      <button
-        type="submit"
-        className={`${CHOICE_BUTTON} min-h-12 flex-none px-4`}
-        disabled={reason.trim() === ""}
-      >
-        {action}
-      </button>
-    </form>
   );
 }

@@ -1,8 +1,9 @@
+import { LARGE_BUTTON } from "../../ui/buttons.js";
 import type { ReactElement } from "react";
 import { Check } from "lucide-react";
 import { actionWords } from "./benchWords.js";
 import { StepFoot } from "./StepFoot.js";
-import { LARGE_BUTTON, type StepProps } from "./stepProps.js";
+import type { StepProps } from "./stepProps.js";
 
 /** A step that is ticked, as a whole or point by point. */
 export function TickStep(props: StepProps): ReactElement {

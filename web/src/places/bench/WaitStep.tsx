@@ -1,9 +1,10 @@
+import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
 import { useEffect, useRef, type ReactElement } from "react";
 import { StepFoot } from "./StepFoot.js";
-import { CHOICE_BUTTON, LARGE_BUTTON, type StepProps } from "./stepProps.js";
+import type { StepProps } from "./stepProps.js";
 import { LargeFigure } from "./FluidSteps.js";
 import { sound } from "./sound.js";
-import { useNow } from "./useNow.js";
+import { useNow } from "../shared/atTheMachine/useNow.js";
 
 const MS_IN_MINUTE = 60_000;
 

@@ -2,9 +2,9 @@ import { levelWindow, type JobStep, type TemperatureRead } from "@yonderfell/cor
 import type { ReactElement } from "react";
 import { ReachPlug } from "../shared/plug/PlugPanel.js";
 import { formatted } from "./figures.js";
-import { ReadingField } from "./ReadingField.js";
+import { ReadingField } from "../shared/atTheMachine/ReadingField.js";
 import type { StepProps } from "./stepProps.js";
-import { useNow } from "./useNow.js";
+import { useNow } from "../shared/atTheMachine/useNow.js";
 import { ageWords, lastsWords, WINDOW_STATES, windowWords } from "./windowWords.js";
 import { WindowDrawn } from "./WindowDrawn.js";
 

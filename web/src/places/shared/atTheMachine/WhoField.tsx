@@ -1,6 +1,6 @@
 import type { Person } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { SelectField } from "../../ui/fields.js";
+import { SelectField } from "../../../ui/fields.js";
 
 /** Who works here: somebody the book knows. */
 export function WhoField({

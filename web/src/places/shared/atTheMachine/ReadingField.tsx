@@ -1,7 +1,6 @@
 import { useState, type ReactElement } from "react";
-import { FIELD } from "../../ui/buttons.js";
-import { typedNumber } from "../../words/writing.js";
-import { CHOICE_BUTTON } from "./stepProps.js";
+import { CHOICE_BUTTON, FIELD } from "../../../ui/buttons.js";
+import { typedNumber } from "../../../words/writing.js";
 
 /** A figure as it is read, and the press that tells it; the field is empty again for the next. */
 export function ReadingField({

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useBook } from "../../session/openBook.js";
+import { useBook } from "../../../session/openBook.js";
 
 /** Who works with this browser on a book: the id of a person, or words; empty where nobody has said. */
 export function useWhoIsHere(): readonly [string, (who: string) => void] {
