@@ -181,10 +181,6 @@ test("told on another device, a pour is counted here after a hand-over, and whoe
 
 test("a job is put down with what it waits for, and stands so on the Bench", async () => {
   const { page } = app();
-  // What was told of the hand-over lies over the foot of the page until it is closed.
-  await page.$$eval("[aria-label='Close the note']", (closes) =>
-    closes.forEach((close) => (close as HTMLElement).click()),
-  );
   await press(page, "Put it down");
   await write(page, "What it waits for", "a washer");
   await page.keyboard.press("Enter");

@@ -17,6 +17,8 @@ const ADDRESSES = [
     "bench/m-bus/j-bus/card",
     "bench/ways",
   ],
+  ...["rounds", "rounds/new?machine=m-bus", "rounds/m-post/n-18-1", "rounds/m-gritter/n-21-5"],
+  ...["rounds/findings", "rounds/checklists"],
   ...["yard/minutes", "ahead/today?on=2030-01-07"],
   ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
 ];

@@ -5,8 +5,7 @@ import {
   waitForWords,
   type RunningApplication,
 } from "../e2e/application.js";
-import { bookFileText, type Book } from "@yonderfell/core";
-import { exportedText, giveFile, press, write } from "../e2e/steps.js";
+import { press, write } from "../e2e/steps.js";
 
 const FOLDER = fileURLToPath(new URL("../docs/screenshots/", import.meta.url));
 
@@ -59,7 +58,20 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
-  { name: "findings", path: "rounds", wait: "Engine uses oil" },
+  { name: "findings", path: "rounds/findings", wait: "Engine uses oil" },
+  {
+    name: "round",
+    path: "rounds/new?machine=m-hatch",
+    wait: "every half year",
+    then: async ({ page }) => {
+      const list = await page.waitForSelector("::-p-xpath(//button[starts-with(., 'Wheels off')])");
+      await list?.click();
+      await page.waitForSelector("[data-reading] input");
+      await page.keyboard.type("6.1");
+      await page.keyboard.press("Enter");
+      await waitForWords(page, "Read afresh");
+    },
+  },
   { name: "stores", path: "stores", wait: "Fluid products" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
   {
@@ -82,28 +94,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "reckoner", path: "yard/m-bus", wait: "Last filled", then: reckon },
-  { name: "hand-over", path: "hand-over", wait: "Choose the other book's file", then: handOver },
 ];
-
-/** A hand-over with something added, something changed and something to choose. */
-async function handOver({ page, address }: RunningApplication): Promise<void> {
-  const book = JSON.parse(await exportedText(page, address)) as Record<string, object[]>;
-  const changed = (section: string, fields: object): object[] => [
-    { ...book[section]?.[0], ...fields },
-    ...(book[section] ?? []).slice(1),
-  ];
-  const entry = { ...book["entries"]?.at(-1), id: "e-road", note: "Topped up on the road, 0.4 L" };
-  const other = {
-    ...book,
-    entries: [...(book["entries"] ?? []), entry],
-    machines: changed("machines", { name: "Book bus", regime: "cautious" }),
-    tasks: changed("tasks", { name: "Engine oil, filter and washer", revision: { phone: 1 } }),
-  };
-  await page.goto(`${address}hand-over`);
-  const file = bookFileText(other as unknown as Book, "Phone", []);
-  await giveFile(page, "from-the-phone.yonderfell.json", file);
-  await waitForWords(page, "They differ: choose what stands");
-}
 
 /** A coolant that is too weak, on the bus. */
 async function reckon({ page }: RunningApplication): Promise<void> {

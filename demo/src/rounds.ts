@@ -127,6 +127,11 @@ const ROUNDS: readonly ScenarioRound[] = [
   }),
 ];
 
+/** Rounds that are not finished: the post van's, put down after two of its checks. */
+const UNDER_WAY: readonly ScenarioRound[] = [
+  bonnet("m-post", "pe-rigg", 1, volts(12.66), { check: "k-oil", verdict: "sound" }),
+];
+
 /** A finding by days ago; one in each state there is. */
 const FINDINGS = [
   {
@@ -183,10 +188,18 @@ export function foundOn(
   today: DayNumber,
 ): Required<Pick<Book, "checklists" | "rounds" | "findings" | "samples">> {
   const on = (daysAgo: number): string => formatDay(addDays(today, -daysAgo));
-  const rounds = ROUNDS.map(({ machine, checklist, by, daysAgo, results }) => ({
-    ...{ id: `n-${tagOf(machine).toLowerCase()}-${daysAgo}`, date: on(daysAgo), machine },
-    ...{ checklist, by, meters: dials(machine, daysAgo), results, finished: true },
+  const idOf = ({ machine, daysAgo }: ScenarioRound): string =>
+    `n-${tagOf(machine).toLowerCase()}-${daysAgo}`;
+  const finished = ROUNDS.map((round) => ({
+    ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
+    ...{ checklist: round.checklist, by: round.by, meters: dials(round.machine, round.daysAgo) },
+    ...{ results: round.results, finished: true },
   }));
+  const underWay = UNDER_WAY.map((round) => ({
+    ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
+    ...{ checklist: round.checklist, by: round.by, results: round.results },
+  }));
+  const rounds = [...finished, ...underWay];
   const findings = FINDINGS.map(({ daysAgo, ...finding }) => {
     const { lookInDays, dueInDays, closed, decisions, ...rest } = {
       ...{ lookInDays: null, dueInDays: null, closed: null, decisions: null },

@@ -1,6 +1,8 @@
 import type { Finding } from "../book/records/finding.js";
 import type { FindingId } from "../book/records/ids.js";
 import type { Round } from "../book/records/round.js";
+import { currentRecords } from "../book/slice/currentRecords.js";
+import type { MachineBook } from "../book/slice/slice.js";
 import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
 import { formatNumber } from "../quantity/formatQuantity.js";
 import { symbolOf } from "../quantity/unit.js";
@@ -88,8 +90,17 @@ export function findingAt(
   } as Finding;
 }
 
+/** The finding of a check at a point of a machine that is still open; null where there is none. */
+export function findingAtPlace(
+  { findings, entries }: Pick<MachineBook, "findings" | "entries">,
+  place: CheckPlace,
+): Finding | null {
+  const closed = currentRecords(entries).flatMap(({ record }) => record.closes ?? []);
+  return openFindingAt(findings, new Set(closed), place);
+}
+
 /** Which of the findings of a machine is that of a check at a point and still open: it is not found a second time. */
-export function openFindingAt(
+function openFindingAt(
   findings: readonly Finding[],
   closedBy: ReadonlySet<string>,
   { check, point }: CheckPlace,

@@ -1,5 +1,5 @@
 export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
-export { isFound } from "./foundAt.js";
+export { findingAtPlace, isFound } from "./foundAt.js";
 export { judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";
 export {

@@ -11,7 +11,7 @@ export interface CheckPlace {
 }
 
 /** The points of a check one by one; null alone where it has none. */
-export const pointsOfCheck = ({ points }: Check): readonly (string | null)[] =>
+const pointsOfCheck = ({ points }: Check): readonly (string | null)[] =>
   (points ?? []).length === 0 ? [null] : (points ?? []);
 
 /** All there is to look at in a round, in the order in which one walks. */

@@ -9,7 +9,7 @@ import type { Slice } from "../book/slice/slice.js";
 import { supersededIds, currentRecords } from "../book/slice/currentRecords.js";
 import { formatDay } from "../calendar/dayNumber.js";
 import { currentStop } from "../machine/outOfService.js";
-import { findingAt, foundFields, isFound, openFindingAt } from "./foundAt.js";
+import { findingAt, foundFields, isFound, findingAtPlace } from "./foundAt.js";
 import { checkLimits } from "./checkLimits.js";
 import { openPlaces, placesOf, resultAt, type CheckPlace, type CheckResult } from "./places.js";
 import { WITHOUT_A_LOOK } from "../book/records/verdicts.js";
@@ -52,7 +52,7 @@ export function beginRound(
 ): CommandResult<RoundIssue> {
   const round: Round = {
     ...{ id: context.newId() as Round["id"], machine: machine.id, checklist: checklist.id },
-    ...{ date: formatDay(context.today), results: [] },
+    ...{ seq: context.nextSeq(), date: formatDay(context.today), results: [] },
     ...(by.trim() === "" ? {} : { by: by.trim() }),
   };
   const records: RecordChange[] = [put("rounds", round)];
@@ -87,10 +87,6 @@ function withResult(round: Round, checklist: Checklist, result: CheckResult): Ch
 const isSame = (one: CheckResult, other: CheckResult): boolean =>
   one.check === other.check && (one.point ?? null) === (other.point ?? null);
 
-/** The findings that entries have put right. */
-const closedByWork = ({ entries }: Pick<RoundSlice, "entries">): ReadonlySet<string> =>
-  new Set(currentRecords(entries).flatMap(({ record }) => record.closes ?? []));
-
 /** What a result does to the findings of a machine: makes one, changes that of this round, or closes it where it is sound after all. */
 function findingRecords(
   slice: RoundSlice,
@@ -100,7 +96,7 @@ function findingRecords(
   context: CommandContext,
 ): RecordChange[] {
   const limits = checkLimits(place.check, slice.specifications);
-  const standing = openFindingAt(slice.findings, closedByWork(slice), place);
+  const standing = findingAtPlace(slice, place);
   const { verdict } = result;
   if (isFound(verdict)) {
     if (standing === null) {

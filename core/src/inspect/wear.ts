@@ -16,7 +16,7 @@ import { resultAt } from "./places.js";
 import { trendOf, type Trend } from "./trend.js";
 
 /** What was read at a check in an earlier round, or in this one. */
-export interface ReadBefore {
+interface ReadBefore {
   readonly round: Round["id"];
   readonly day: DayNumber;
   /** The mean of the readings, in the unit of the check. */

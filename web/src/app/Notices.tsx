@@ -16,7 +16,8 @@ export default function Notices(): ReactElement {
     <section
       aria-label="Notes"
       aria-live="polite"
-      className="fixed right-4 bottom-4 z-50 max-sm:bottom-22 print:hidden w-[min(30rem,calc(100vw-2rem))]"
+      // At the machine what is pressed is at the bottom: there they stand at the top.
+      className="fixed right-4 bottom-4 z-50 w-[min(30rem,calc(100vw-2rem))] max-sm:bottom-22 print:hidden [body:has([data-at-the-machine])_&]:top-14 [body:has([data-at-the-machine])_&]:bottom-auto"
     >
       <ul className="flex flex-col gap-2">
         {notices.map((notice) => (

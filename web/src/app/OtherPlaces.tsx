@@ -21,6 +21,10 @@ const FinishPage = lazy(again(() => import("../places/bench/FinishPage.js")));
 const ChangeCardPage = lazy(again(() => import("../places/bench/ChangeCardPage.js")));
 const WaysPage = lazy(again(() => import("../places/bench/WaysPage.js")));
 const TagPage = lazy(again(() => import("../places/bench/TagPage.js")));
+const RoundsPage = lazy(again(() => import("../places/rounds/RoundsPage.js")));
+const BeginRound = lazy(again(() => import("../places/rounds/BeginRound.js")));
+const RoundPage = lazy(again(() => import("../places/rounds/RoundPage.js")));
+const ChecklistsPage = lazy(again(() => import("../places/rounds/ChecklistsPage.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
@@ -69,7 +73,11 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/bench/:machineId/:jobId/finish" element={<FinishPage />} />
       <Route path="/bench/:machineId/:jobId/card" element={<ChangeCardPage />} />
       <Route path="/bench/:machineId/:jobId/tag" element={<TagPage />} />
-      <Route path="/rounds" element={<FindingsPage />} />
+      <Route path="/rounds" element={<RoundsPage />} />
+      <Route path="/rounds/new" element={<BeginRound />} />
+      <Route path="/rounds/findings" element={<FindingsPage />} />
+      <Route path="/rounds/checklists" element={<ChecklistsPage />} />
+      <Route path="/rounds/:machineId/:roundId" element={<RoundPage />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />

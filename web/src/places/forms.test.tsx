@@ -274,7 +274,11 @@ const CASES: Readonly<Record<FormName, Case>> = {
     },
   },
   finding: {
-    ...{ screen: <FindingsPage />, path: "/rounds", address: "/rounds?finding=fd-bus-lamp" },
+    ...{
+      screen: <FindingsPage />,
+      path: "/rounds/findings",
+      address: "/rounds/findings?finding=fd-bus-lamp",
+    },
     save: "Save",
     label: /^What was found/,
     typed: "Lamp goes out",

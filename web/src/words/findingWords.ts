@@ -91,5 +91,5 @@ export function findingStatusWord({ status }: FindingReckoning): string {
 
 /** Where what is written down of a finding is looked at and changed. */
 export function findingPath(id: string): string {
-  return `/rounds?finding=${encodeURIComponent(id)}`;
+  return `/rounds/findings?finding=${encodeURIComponent(id)}`;
 }

@@ -65,7 +65,10 @@ function JobOnTheGo({ shown }: { readonly shown: ShownJob }): ReactElement {
   const isThere = step !== undefined && standing !== undefined;
   const hidden = isListShown ? "max-lg:hidden" : "";
   return (
-    <main className="mx-auto grid min-h-[calc(100dvh-3.25rem)] w-full max-w-[1600px] grid-rows-[auto_1fr] px-7 max-sm:min-h-dvh max-sm:px-4">
+    <main
+      data-at-the-machine
+      className="mx-auto grid min-h-[calc(100dvh-3.25rem)] w-full max-w-[1600px] grid-rows-[auto_1fr] px-7 max-sm:min-h-dvh max-sm:px-4"
+    >
       <JobHead
         {...{ shown, state, title, isListShown }}
         onList={() => setIsListShown(!isListShown)}

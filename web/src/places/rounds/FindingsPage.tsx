@@ -8,12 +8,17 @@ import { findingOpened } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
-import { Page } from "../../ui/Page.js";
 import { Stone } from "../../ui/Stone.js";
 import { beginPath } from "../../words/beginPath.js";
-import { findingStandsWords, findingTitle, foundWords } from "../../words/findingWords.js";
+import {
+  findingPath,
+  findingStandsWords,
+  findingTitle,
+  foundWords,
+} from "../../words/findingWords.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
 import { findingsInOrder, type ListedFinding } from "./findingsModel.js";
+import { RoundsFrame } from "./RoundsFrame.js";
 import { ClosedFindings } from "./ClosedFindings.js";
 
 /** What was found over all machines and is not put right: the worst and soonest first, what was declined last. */
@@ -25,7 +30,7 @@ export default function FindingsPage(): ReactElement {
   const findings = useMemo(() => findingsInOrder(machines), [machines]);
   const [withClosed, setWithClosed] = useState(false);
   return (
-    <Page
+    <RoundsFrame
       title="Findings"
       aside={
         <button
@@ -62,7 +67,7 @@ export default function FindingsPage(): ReactElement {
       </button>
       {withClosed && <ClosedFindings machines={machines} today={today} />}
       <FindingOfAddress />
-    </Page>
+    </RoundsFrame>
   );
 }
 
@@ -101,10 +106,7 @@ function FindingLine({
         <span className="mr-2 font-mono font-bold">{machine.tag}</span> {machine.name}
         <span className="sr-only">, {title}</span>
       </Link>
-      <Link
-        to={`/rounds?finding=${encodeURIComponent(finding.id)}`}
-        className="block hover:underline max-sm:min-h-12"
-      >
+      <Link to={findingPath(finding.id)} className="block hover:underline max-sm:min-h-12">
         <strong className="font-semibold">{title}</strong>
         <span className="block text-fine text-quiet">{detailWords(reckoned)}</span>
         <span

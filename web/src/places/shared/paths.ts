@@ -1,4 +1,4 @@
-import type { Job, LogSection } from "@yonderfell/core";
+import type { Job, LogSection, Round } from "@yonderfell/core";
 
 /** The address of a leaf of a machine. */
 export function machinePath(id: string, leaf = ""): string {
@@ -13,4 +13,9 @@ export function correctionPath(machine: string, section: LogSection, id: string)
 /** The address of a job. */
 export function jobPath(job: Pick<Job, "id" | "machine">, leaf = ""): string {
   return `/bench/${encodeURIComponent(job.machine)}/${encodeURIComponent(job.id)}${leaf}`;
+}
+
+/** The address of a round. */
+export function roundPath(round: Pick<Round, "id" | "machine">): string {
+  return `/rounds/${encodeURIComponent(round.machine)}/${encodeURIComponent(round.id)}`;
 }

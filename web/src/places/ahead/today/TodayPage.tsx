@@ -1,7 +1,9 @@
 import type { DayNumber } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { Printer } from "lucide-react";
+import { ClipboardCheck, Printer } from "lucide-react";
 import { useMemo, type ReactElement } from "react";
+import { Link } from "react-router";
+import { beginRoundPath } from "../../../words/beginPath.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useVisits } from "../../../session/useVisits.js";
@@ -30,10 +32,16 @@ export default function TodayPage(): ReactElement {
     <AheadPage
       title={isToday ? "Today" : dateWithWeekday(sheet.day)}
       aside={
-        <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" />
-          Print the day sheet
-        </button>
+        <>
+          <Link to={beginRoundPath()} className={QUIET_BUTTON}>
+            <ClipboardCheck size={18} aria-hidden="true" />
+            Begin a round
+          </Link>
+          <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
+            <Printer size={18} aria-hidden="true" />
+            Print the day sheet
+          </button>
+        </>
       }
     >
       <SheetChoice sheet={sheet} today={today} people={people} />

@@ -1,5 +1,15 @@
 import { isPastHardEnd, type TaskId, type TurnShare } from "@yonderfell/core";
-import { Check, NotebookPen, Pin, PinOff, Plus, Split, Wrench, X } from "lucide-react";
+import {
+  Check,
+  ClipboardCheck,
+  NotebookPen,
+  Pin,
+  PinOff,
+  Plus,
+  Split,
+  Wrench,
+  X,
+} from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -12,6 +22,7 @@ import {
   shareWords,
   weekdayDate,
 } from "../../../words/visitWords.js";
+import { beginRoundPath } from "../../../words/beginPath.js";
 import { DayMover } from "./DayMover.js";
 import { addableTo, costOn, dayForSome, type ListedVisit } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
@@ -63,19 +74,32 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
             Drop the visit
           </button>
         )}
-        <Link to={benchPath(visit)} className={QUIET_BUTTON}>
-          <Wrench size={18} aria-hidden="true" />
-          Begin it
-        </Link>
-        <Link to={logPath(visit)} className={QUIET_BUTTON}>
-          <NotebookPen size={18} aria-hidden="true" />
-          Log it
-        </Link>
+        <WaysOn visit={visit} />
       </div>
       <p role="alert" className="text-overdue empty:hidden">
         {changes.failure}
       </p>
     </div>
+  );
+}
+
+/** The ways on from a visit: to the Bench, to a round, to the log. */
+function WaysOn({ visit }: { readonly visit: ListedVisit }): ReactElement {
+  return (
+    <>
+      <Link to={benchPath(visit)} className={QUIET_BUTTON}>
+        <Wrench size={18} aria-hidden="true" />
+        Begin it
+      </Link>
+      <Link to={beginRoundPath(visit.of.machine.id)} className={QUIET_BUTTON}>
+        <ClipboardCheck size={18} aria-hidden="true" />
+        Begin a round
+      </Link>
+      <Link to={logPath(visit)} className={QUIET_BUTTON}>
+        <NotebookPen size={18} aria-hidden="true" />
+        Log it
+      </Link>
+    </>
   );
 }
 

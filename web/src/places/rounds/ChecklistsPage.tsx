@@ -1,0 +1,70 @@
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+import { counted } from "../../words/format.js";
+import { stationOf, type Checklist } from "@yonderfell/core";
+import { howWords, placeWords } from "./roundWords.js";
+import { RoundsFrame } from "./RoundsFrame.js";
+import { useChecklists } from "./useRounds.js";
+
+/** Every checklist there is, those of the book first: what is looked at, in order, and what good looks like. */
+export default function ChecklistsPage(): ReactElement {
+  const all = useChecklists(null);
+  const own = (all ?? []).filter(({ isKnown }) => isKnown);
+  const library = (all ?? []).filter(({ isKnown }) => !isKnown);
+  return (
+    <RoundsFrame title="Checklists">
+      <p className="mb-3 text-quiet">
+        A round begun by one of the library takes a copy of it into the book. Limits of a machine’s
+        own plate go before those written here, and its handbook before both.{" "}
+        <Link to="/rounds/new" className="text-clear underline">
+          Begin a round
+        </Link>
+      </p>
+      {own.length > 0 && <Lists title="In this book" lists={own.map((one) => one.checklist)} />}
+      <Lists title="From the library" lists={library.map((one) => one.checklist)} />
+    </RoundsFrame>
+  );
+}
+
+function Lists({
+  title,
+  lists,
+}: {
+  readonly title: string;
+  readonly lists: readonly Checklist[];
+}): ReactElement {
+  return (
+    <section className="mt-4">
+      <h2 className="text-large font-bold">{title}</h2>
+      {lists.map((list) => (
+        <details key={list.id} className="border-t border-hairline">
+          <summary className="grid min-h-12 cursor-pointer items-center gap-x-6 py-1.5 hover:bg-wash sm:grid-cols-[minmax(0,1fr)_16rem_8rem]">
+            <strong className="font-semibold">{list.name}</strong>
+            <span className="text-quiet">{list.when}</span>
+            <span className="text-quiet">{counted((list.checks ?? []).length, "check")}</span>
+          </summary>
+          <ol className="pb-4">
+            {(list.checks ?? []).map((check) => (
+              <li
+                key={check.id}
+                className="grid gap-x-6 border-t border-hairline py-1.5 pl-4 sm:grid-cols-[minmax(0,2fr)_minmax(0,2fr)_minmax(0,3fr)]"
+              >
+                <strong className="font-medium">{placeWords({ check, point: null })}</strong>
+                <span className="text-quiet">
+                  {howWords(check)}
+                  {(check.points ?? []).length > 0 && `: ${(check.points ?? []).join(", ")}`}
+                </span>
+                <span>
+                  {check.good ?? stationOf(check)}
+                  {check.caution && (
+                    <strong className="block font-semibold text-due">{check.caution}</strong>
+                  )}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </details>
+      ))}
+    </section>
+  );
+}

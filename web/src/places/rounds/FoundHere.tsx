@@ -1,0 +1,39 @@
+import type { CheckPlace } from "@yonderfell/core";
+import { useState, type ReactElement } from "react";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { FindingDialog } from "../shared/findings/FindingDialog.js";
+import { findingOf, type ShownRound } from "./useRounds.js";
+
+/** The finding that was made of a check, with what is decided until somebody decides. */
+export function FoundHere({
+  shown,
+  place,
+}: {
+  readonly shown: ShownRound;
+  readonly place: CheckPlace;
+}): ReactElement | null {
+  const [isOpen, setIsOpen] = useState(false);
+  const finding = findingOf(shown, place);
+  if (finding === null) return null;
+  const { decision, lookOn, round } = finding;
+  const isOld = round !== shown.round.id;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-due pl-3">
+      <p>
+        <strong>{isOld ? "Found before, and still open" : "A finding is made of it"}</strong>:{" "}
+        {decision}
+        {lookOn ? `, look again ${lookOn}` : ""}
+      </p>
+      <button type="button" className={QUIET_BUTTON} onClick={() => setIsOpen(true)}>
+        Decide
+      </button>
+      {isOpen && (
+        <FindingDialog
+          finding={finding}
+          machine={shown.machine.id}
+          onClose={() => setIsOpen(false)}
+        />
+      )}
+    </div>
+  );
+}

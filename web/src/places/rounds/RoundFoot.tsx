@@ -1,0 +1,107 @@
+import type { CheckResult } from "@yonderfell/core";
+import { Camera, ChevronLeft } from "lucide-react";
+import { useRef, type ReactElement } from "react";
+import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
+import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
+import type { CheckProps } from "./checkProps.js";
+import { placeWords } from "./roundWords.js";
+import { StoneButtons } from "./VerdictButtons.js";
+
+/** The foot of a check, by the thumb: back, a picture, and on to what is open next. */
+export function RoundFoot({
+  inHand: { places, at, result, next, go },
+  place,
+  waits,
+  onVerdict,
+  onPicture,
+}: CheckProps & {
+  readonly onVerdict: (verdict: NonNullable<CheckResult["verdict"]>) => void;
+  /** What is to be done before it goes on; empty where nothing is. */
+  readonly waits: string;
+  readonly onPicture: (pictures: NonNullable<CheckResult["pictures"]>) => Promise<boolean>;
+}): ReactElement {
+  const before = places[at - 1] ?? null;
+  const isTold = waits === "" && (result?.verdict ?? null) !== null;
+  return (
+    <div className="sticky bottom-0 z-10 -mx-7 flex flex-wrap items-center gap-2 border-t-2 border-ink bg-ground px-7 py-3 max-sm:-mx-4 max-sm:px-4">
+      <StoneButtons result={result} onVerdict={onVerdict} />
+      <button
+        type="button"
+        className={`${CHOICE_BUTTON} max-w-24`}
+        disabled={before === null}
+        onClick={() => before !== null && go(before)}
+      >
+        <ChevronLeft size={20} aria-hidden="true" />
+        Back
+      </button>
+      <Photograph place={placeWords(place)} result={result} onPicture={onPicture} />
+      <button
+        type="button"
+        data-action={isTold ? "" : undefined}
+        className={`${LARGE_BUTTON} min-w-0`}
+        disabled={!isTold}
+        onClick={() => go(next)}
+      >
+        <span className="truncate">
+          {waits !== ""
+            ? waits
+            : !isTold
+              ? "Say it first"
+              : next === null
+                ? "To the end"
+                : `Next: ${placeWords(next)}`}
+        </span>
+      </button>
+    </div>
+  );
+}
+
+function Photograph({
+  place,
+  result,
+  onPicture,
+}: {
+  readonly place: string;
+  readonly result: CheckResult | null;
+  readonly onPicture: (pictures: NonNullable<CheckResult["pictures"]>) => Promise<boolean>;
+}): ReactElement {
+  const { isWorking, failure, take } = useTakingPicture();
+  const input = useRef<HTMLInputElement>(null);
+  const { length: taken } = result?.pictures ?? [];
+  const keep = async (file: File): Promise<void> => {
+    const hash = await take(file);
+    if (hash === null) return;
+    await onPicture([...(result?.pictures ?? []), { hash, caption: place }]);
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className={`${CHOICE_BUTTON} max-w-40 max-sm:flex-col max-sm:gap-0`}
+        disabled={isWorking}
+        onClick={() => input.current?.click()}
+      >
+        <Camera size={18} aria-hidden="true" />
+        <span className="max-sm:text-fine">Photograph</span>
+        {taken > 0 && taken}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="hidden"
+        aria-label="Photograph the check"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file !== undefined) void keep(file);
+        }}
+      />
+      <p role="status" className="text-fine font-semibold text-due empty:hidden">
+        {failure}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+import { dayOf } from "@yonderfell/core";
+import { Plus } from "lucide-react";
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+import { useAppSelector } from "../../session/store.js";
+import { PRIMARY_BUTTON } from "../../ui/buttons.js";
+import { EmptyPlace } from "../../ui/EmptyPlace.js";
+import { counted, shortDate } from "../../words/format.js";
+import { Far } from "../shared/atTheMachine/Far.js";
+import { roundPath } from "../shared/paths.js";
+import { farWords } from "./roundWords.js";
+import { RoundsFrame } from "./RoundsFrame.js";
+import { useRounds, type ListedRound } from "./useRounds.js";
+
+/** The rounds under way, and those walked lately. */
+export default function RoundsPage(): ReactElement {
+  const found = useRounds();
+  return (
+    <RoundsFrame
+      title="Rounds"
+      aside={
+        <Link to="/rounds/new" className={PRIMARY_BUTTON}>
+          <Plus size={18} aria-hidden="true" />
+          Begin a round
+        </Link>
+      }
+    >
+      {found?.underWay.length === 0 && found.lately.length === 0 && (
+        <EmptyPlace words="Nothing was looked at yet. A round goes round a machine by a checklist: look, measure, judge. What is not sound becomes a finding at once." />
+      )}
+      {found !== undefined && found.underWay.length > 0 && (
+        <RoundList title="Under way" rounds={found.underWay} />
+      )}
+      {found !== undefined && found.lately.length > 0 && (
+        <RoundList title="Walked lately" rounds={found.lately} />
+      )}
+    </RoundsFrame>
+  );
+}
+
+function RoundList({
+  title,
+  rounds,
+}: {
+  readonly title: string;
+  readonly rounds: readonly ListedRound[];
+}): ReactElement {
+  return (
+    <section className="mt-4">
+      <h2 className="text-large font-bold">{title}</h2>
+      <ul>
+        {rounds.map((listed) => (
+          <RoundLine key={listed.round.id} {...listed} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function RoundLine({ round, name, machine, done, of, found }: ListedRound): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  return (
+    <li className="border-t border-hairline">
+      <Link
+        to={roundPath(round)}
+        className="grid min-h-12 items-center gap-x-6 gap-y-1 rounded-[3px] py-2.5 hover:bg-wash md:grid-cols-[4rem_minmax(0,1fr)_minmax(0,1fr)_11rem]"
+      >
+        <span className="font-mono text-large font-bold">{machine.tag}</span>
+        <span>
+          <strong className="font-semibold">{name}</strong>
+          <span className="block text-fine text-quiet">{machine.name}</span>
+        </span>
+        <span>
+          {found === 0 ? (
+            <span className="text-quiet">nothing found</span>
+          ) : (
+            <strong className="text-due">{counted(found, "thing")} found</strong>
+          )}
+          <span className="block text-fine text-quiet">{shortDate(dayOf(round.date), today)}</span>
+        </span>
+        <span>
+          {round.finished !== true && <Far done={done} of={of} />}
+          <span className="block text-fine text-quiet">{farWords(done, of)}</span>
+        </span>
+      </Link>
+    </li>
+  );
+}

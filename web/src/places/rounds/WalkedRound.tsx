@@ -1,0 +1,133 @@
+import {
+  checkLimits,
+  dayOf,
+  isFound,
+  judgeReadings,
+  placesOf,
+  resultAt,
+  symbolOf,
+  type CheckPlace,
+  type CheckResult,
+} from "@yonderfell/core";
+import { Printer } from "lucide-react";
+import type { ReactElement } from "react";
+import { Link } from "react-router";
+import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { Page } from "../../ui/Page.js";
+import { Stone } from "../../ui/Stone.js";
+import { fullDate } from "../../words/format.js";
+import { findingPath } from "../../words/findingWords.js";
+import { machinePath } from "../shared/paths.js";
+import { figure, limitWords, placeWords } from "./roundWords.js";
+import { findingOf, type ShownRound } from "./useRounds.js";
+
+/** A round that is finished, as it was: what was found first, then every check with what it was judged by. */
+export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactElement {
+  const { round, machine, checklist, people } = shown;
+  const who = people.find(({ id }) => id === round.by)?.name ?? round.by ?? "";
+  const dials = Object.entries(round.meters ?? {}).map(([id, value]) => {
+    const meter = (machine.meters ?? []).find((one) => one.id === id);
+    return `${figure(value)} ${meter?.unit ?? ""}`;
+  });
+  return (
+    <Page
+      title={`${machine.tag} ${checklist.name}`}
+      aside={
+        <button type="button" className={QUIET_BUTTON} onClick={() => print()}>
+          <Printer size={18} aria-hidden="true" />
+          Print
+        </button>
+      }
+    >
+      <p className="mb-4 text-quiet">
+        <Link to={machinePath(machine.id)} className="text-clear underline">
+          {machine.name}
+        </Link>
+        , {[fullDate(dayOf(round.date)), who, ...dials].filter(Boolean).join(", ")}
+        {round.note && `. ${round.note}`}
+      </p>
+      <FoundList shown={shown} />
+      <h2 className="mt-6 text-large font-bold">All checks</h2>
+      <ul className="max-w-[70rem]">
+        {placesOf(checklist).map((place) => (
+          <ResultLine key={placeWords(place)} {...{ shown, place }} />
+        ))}
+      </ul>
+    </Page>
+  );
+}
+
+/** What of a round is not sound, with the finding it made. */
+export function FoundList({ shown }: { readonly shown: ShownRound }): ReactElement {
+  const found = placesOf(shown.checklist).filter((place) =>
+    isFound(resultAt(shown.round, place)?.verdict ?? null),
+  );
+  if (found.length === 0) return <p className="text-large">Nothing was found that is not sound.</p>;
+  return (
+    <div>
+      <h2 className="text-large font-bold">Found</h2>
+      <ul className="max-w-[70rem]">
+        {found.map((place) => {
+          const finding = findingOf(shown, place);
+          return (
+            <li key={placeWords(place)} className="border-t border-hairline py-2">
+              <Verdict result={resultAt(shown.round, place)} />
+              <strong className="block">{placeWords(place)}</strong>
+              {finding !== null && (
+                <Link
+                  to={findingPath(finding.id)}
+                  className="flex min-h-11 items-center text-clear underline"
+                >
+                  {finding.decision}
+                  {finding.evidence ? `: ${finding.evidence}` : ""}
+                </Link>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+const STONES: readonly string[] = ["sound", "watch", "attend", "stop"];
+
+function Verdict({ result }: { readonly result: CheckResult | null }): ReactElement {
+  const verdict = result?.verdict ?? "not judged";
+  return (
+    <span className="flex items-center gap-2 font-semibold">
+      {STONES.includes(verdict) && <Stone verdict={verdict as "sound"} />}
+      {verdict}
+    </span>
+  );
+}
+
+function ResultLine({
+  shown,
+  place,
+}: {
+  readonly shown: ShownRound;
+  readonly place: CheckPlace;
+}): ReactElement {
+  const result = resultAt(shown.round, place);
+  const limits = checkLimits(place.check, shown.specifications);
+  // By what it was judged then, whatever the checklist says now.
+  const then = limits === null ? null : { ...limits, ...(result?.judgedBy as object | undefined) };
+  const judged = then === null ? null : judgeReadings(then, result?.readings ?? []);
+  const told = [
+    judged === null || then === null ? "" : `${figure(judged.value)} ${symbolOf(then.unit)}`,
+    result?.picked ?? "",
+    result?.reason ?? "",
+    result?.note ?? "",
+  ].filter(Boolean);
+  return (
+    <li className="grid gap-x-6 border-t border-hairline py-1.5 sm:grid-cols-[minmax(0,3fr)_10rem_minmax(0,4fr)]">
+      <span>{placeWords(place)}</span>
+      <Verdict result={result} />
+      <span className="text-quiet">
+        {told.join("; ")}
+        {judged !== null && then !== null && ` (${limitWords(then)})`}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,86 @@
+import {
+  formatNumber,
+  symbolOf,
+  type Check,
+  type CheckLimits,
+  type CheckPlace,
+  type DayNumber,
+  type RoundIssue,
+  type Wear,
+} from "@yonderfell/core";
+import { counted, shortDate } from "../../words/format.js";
+import { figureStyle } from "../../words/writing.js";
+
+/** A figure of a check, as it is read. */
+export const figure = (value: number): string =>
+  formatNumber(Number(value.toPrecision(4)), figureStyle());
+
+/** A place of a round in words: `Front pads, left`. */
+export const placeWords = ({ check, point }: CheckPlace): string =>
+  point === null ? check.name : `${check.name}, ${point}`;
+
+const WAYS: Readonly<Record<Check["how"], string>> = {
+  look: "Look",
+  feel: "Feel",
+  listen: "Listen",
+  smell: "Smell",
+  measure: "Measure",
+  count: "Count",
+  function: "Try it",
+};
+
+/** How a check is done, where and with what. */
+export function howWords({ how, where, side, tool }: Check): string {
+  const place = [where, side].filter(Boolean).join(", ");
+  return `${WAYS[how]}${place === "" ? "" : `: ${place}`}${tool ? `, with ${tool}` : ""}`;
+}
+
+/** What a reading is held against, and who says so. */
+export function limitWords({ unit, least, most, uncertainty, source }: CheckLimits): string {
+  const bounds = [
+    ...(least === null ? [] : [`least ${figure(least)} ${symbolOf(unit)}`]),
+    ...(most === null ? [] : [`most ${figure(most)} ${symbolOf(unit)}`]),
+  ];
+  if (bounds.length === 0) return "No limit is known: it is written down for its trend.";
+  const doubt = uncertainty > 0 ? ` Tool ±${figure(uncertainty)}.` : "";
+  return `${bounds.join(", ")}${source === null ? "" : ` (${source})`}.${doubt}`;
+}
+
+/** How it wears and when it meets its limit. */
+export function wearWords(
+  { trend, meets, limit }: Wear,
+  unit: string,
+  meterUnit: string,
+  today: DayNumber,
+): string {
+  if (trend === null || trend.slope === null || limit === null) return "";
+  const span = meterUnit === "h" ? 100 : 1000;
+  const per = formatNumber(Number(Math.abs(trend.slope * span).toPrecision(2)), figureStyle());
+  const pace = `Wears ${per} ${unit} in ${figure(span)} ${meterUnit}${trend.rough ? ", by few readings" : ""}.`;
+  if (meets === null) return pace;
+  if (meets.likely <= today) return `${pace} It has met ${figure(limit)}.`;
+  const range =
+    meets.early === meets.late
+      ? ""
+      : ` (${shortDate(meets.early, today)} to ${shortDate(meets.late, today)})`;
+  return `${pace} Meets ${figure(limit)} about ${shortDate(meets.likely, today)}${range}.`;
+}
+
+/** How far a round is. */
+export const farWords = (done: number, of: number): string => `${done} of ${of}`;
+
+/** What stands in the way of going on with a round, and what to do. */
+export function roundIssueWords(issue: RoundIssue): string {
+  switch (issue.code) {
+    case "round-missing":
+      return "This round is not in the book any more: it was taken out, or corrected elsewhere.";
+    case "round-finished":
+      return "This round is finished: what is in it is corrected, not written over.";
+    case "no-such-check":
+      return "The checklist has no such check any more: begin a new round by it.";
+    case "reason-missing":
+      return "Say why it was not looked at.";
+    case "still-open":
+      return `Nothing is said yet of ${counted(issue.count, "check")}: say what was found, or leave them closed with a reason.`;
+  }
+}

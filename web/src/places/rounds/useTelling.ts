@@ -1,0 +1,53 @@
+import {
+  finishRound,
+  dropRound,
+  leaveTheRest,
+  tellResult,
+  type CheckResult,
+  type CommandContext,
+  type CommandResult,
+  type RoundIssue,
+  type Slice,
+} from "@yonderfell/core";
+import { useBook } from "../../session/openBook.js";
+import { useCommands } from "../../session/useCommands.js";
+import { roundIssueWords } from "./roundWords.js";
+import type { ShownRound } from "./useRounds.js";
+
+const NEEDS = ["rounds", "findings", "specifications", "entries"] as const;
+
+type RoundSlice = Slice<(typeof NEEDS)[number]>;
+
+/** What one does with a round: each is durable before anything is shown of it. */
+export interface Telling {
+  readonly tell: (result: CheckResult) => Promise<boolean>;
+  readonly leaveRest: (reason: string) => Promise<boolean>;
+  readonly finish: (dials: Parameters<typeof finishRound>[3]) => Promise<boolean>;
+  readonly drop: () => Promise<boolean>;
+  /** What stood in the way of the last, empty where nothing did. */
+  readonly failure: string;
+}
+
+/** The ways to go on with a round, one after another. */
+export function useTelling({ round, checklist }: ShownRound): Telling {
+  const { storage } = useBook();
+  const { run, failure } = useCommands<RoundIssue>(roundIssueWords, true);
+  const { id, machine } = round;
+  const command = async (
+    act: (slice: RoundSlice, context: CommandContext) => CommandResult<RoundIssue>,
+    told: string,
+  ): Promise<boolean> => {
+    const saved = await run((_, around) => storage.perform(machine, NEEDS, act, around), told);
+    return saved !== null;
+  };
+  return {
+    tell: (result) =>
+      command((slice, context) => tellResult(slice, id, checklist, result, context), ""),
+    leaveRest: (reason) => command((slice) => leaveTheRest(slice, id, checklist, reason), ""),
+    finish: (dials) =>
+      command((slice) => finishRound(slice, id, checklist, dials), "The round is finished."),
+    drop: () =>
+      command((slice) => dropRound(slice, id), "The round is gone: nothing was told in it."),
+    failure,
+  };
+}
