@@ -3,7 +3,7 @@ import type { ReactElement, ReactNode } from "react";
 import { Link } from "react-router";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
-import { beginRoundPath } from "../../words/beginPath.js";
+import { beginRoundPath } from "../../words/beginRoundPath.js";
 import { jobPath, roundPath } from "../shared/paths.js";
 
 /** What is under way on a machine, jobs and rounds, each with the way there; and the way to a new round. */

@@ -3,7 +3,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { ClipboardCheck, Printer } from "lucide-react";
 import { useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
-import { beginRoundPath } from "../../../words/beginPath.js";
+import { beginRoundPath } from "../../../words/beginRoundPath.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useVisits } from "../../../session/useVisits.js";

@@ -22,7 +22,7 @@ import {
   shareWords,
   weekdayDate,
 } from "../../../words/visitWords.js";
-import { beginRoundPath } from "../../../words/beginPath.js";
+import { beginRoundPath } from "../../../words/beginRoundPath.js";
 import { DayMover } from "./DayMover.js";
 import { addableTo, costOn, dayForSome, type ListedVisit } from "./visitModel.js";
 import type { VisitPanelProps } from "./visitPanelProps.js";
