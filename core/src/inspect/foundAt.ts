@@ -3,26 +3,20 @@ import type { FindingId } from "../book/records/ids.js";
 import type { Round } from "../book/records/round.js";
 import { currentRecords } from "../book/slice/currentRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
-import { addDays, dayOf, formatDay } from "../calendar/dayNumber.js";
+import { addDays, dayOf, formatDay, type DayNumber } from "../calendar/dayNumber.js";
+import { decidedAgain } from "../machine/keepFinding.js";
 import { formatNumber } from "../quantity/formatQuantity.js";
 import { symbolOf } from "../quantity/unit.js";
 import type { CheckLimits } from "./checkLimits.js";
 import { judgeReadings, pickOf } from "./judgeCheck.js";
-import type { CheckPlace, CheckResult } from "./places.js";
-import type { Verdict } from "./verdict.js";
-
-/** Verdicts that make a finding. */
-export type FoundVerdict = Exclude<Verdict, "sound">;
+import { isFound, type CheckPlace, type CheckResult, type FoundVerdict } from "./places.js";
 
 /** What to watch is looked at again after so many days, unless somebody says otherwise. */
 const WATCH_DAYS = 30;
 
-/** Whether a verdict makes a finding. */
-export const isFound = (verdict: CheckResult["verdict"]): verdict is FoundVerdict =>
-  verdict === "watch" || verdict === "attend" || verdict === "stop";
-
 const STYLE = { decimal: ".", thousands: "\u00a0" } as const;
-const figure = (value: number): string => formatNumber(Number(value.toPrecision(4)), STYLE);
+/** A mean of readings, without the dust of fractions. */
+const figure = (value: number): string => formatNumber(Number(value.toFixed(3)), STYLE);
 
 /** The figures that a result stands on, with the limit they were held against. */
 function readingWords({ readings }: CheckResult, limits: CheckLimits | null): string {
@@ -52,14 +46,18 @@ const said = (fields: Readonly<Record<string, unknown>>): Partial<Finding> =>
     ),
   );
 
-/** What a result says of a finding: how bad, on what evidence, what it means and what to do. */
-export function foundFields(
+/** What a result says of a finding: how bad, on what evidence, what it means, what to do and what to suspect. */
+function foundFields(
   { check, point }: CheckPlace,
   result: CheckResult,
   limits: CheckLimits | null,
 ): Partial<Finding> {
   const pick = pickOf(check, result.picked);
-  const evidence = [readingWords(result, limits), result.picked, result.note];
+  const { separates } = check;
+  const { answered } = result;
+  const answer = separates && answered ? `${separates.ask} ${answered}` : "";
+  const cause = answered === "yes" || answered === "no" ? separates?.[answered] : null;
+  const evidence = [readingWords(result, limits), result.picked, answer, result.note];
   return said({
     verdict: result.verdict,
     evidence: evidence.filter(Boolean).join("; "),
@@ -67,8 +65,45 @@ export function foundFields(
     todo: pick?.todo,
     where: [check.where, point].filter(Boolean).join(", "),
     side: check.side,
+    ...(cause ? { also: [cause] } : {}),
     ...((result.pictures ?? []).length > 0 ? { pictures: result.pictures } : {}),
   });
+}
+
+/** Whether what is decided of a finding of this round is still what the round itself set. */
+function isUndecided({ round, verdict, decision, decided }: Finding, id: string): boolean {
+  const usual = isFound(verdict) ? decisionFor(verdict, "1970-01-01").decision : null;
+  return round === id && decision === usual && (decided ?? null) === null;
+}
+
+/**
+ * The open finding of a place as it is after it was judged again. One of this round says what is so now, and what the round itself
+ * decided follows the verdict. One from before keeps its words and gets those of this round beside its evidence. What a
+ * person decided stays, unless it says stop now: then it is due now, and the earlier decision is kept among the others.
+ */
+export function findingAgain(
+  standing: Finding,
+  round: Pick<Round, "id" | "date">,
+  place: CheckPlace,
+  result: CheckResult & { readonly verdict: FoundVerdict },
+  limits: CheckLimits | null,
+  today: DayNumber,
+): Finding {
+  const fields = foundFields(place, result, limits);
+  const { verdict } = result;
+  if (isUndecided(standing, round.id)) {
+    const { lookOn: _, ...rest } = standing;
+    return { ...rest, ...fields, ...decisionFor(verdict, round.date) };
+  }
+  const since = `; ${round.date}: `;
+  const [before = ""] = (standing.evidence ?? "").split(since);
+  const again =
+    standing.round === round.id
+      ? fields
+      : { verdict, evidence: `${before}${since}${fields.evidence ?? verdict}` };
+  const after: Finding = { ...standing, ...again };
+  if (verdict !== "stop" || standing.decision === "now") return after;
+  return decidedAgain(standing, { ...after, decision: "now" }, today);
 }
 
 /** A finding as a result of a round makes it, with what is decided until somebody decides (records §3). */
@@ -86,6 +121,7 @@ export function findingAt(
     ...(round.by ? { by: round.by } : {}),
     ...foundFields(place, result, limits),
     ...{ round: round.id, check: check.id },
+    ...(place.point === null ? {} : { point: place.point }),
     ...decisionFor(result.verdict, round.date),
   } as Finding;
 }
@@ -105,11 +141,10 @@ function openFindingAt(
   closedBy: ReadonlySet<string>,
   { check, point }: CheckPlace,
 ): Finding | null {
-  const where = [check.where, point].filter(Boolean).join(", ");
   const found = findings.find(
     (one) =>
       one.check === check.id &&
-      (one.where ?? "") === where &&
+      (one.point ?? null) === point &&
       (one.closed ?? null) === null &&
       !closedBy.has(one.id),
   );

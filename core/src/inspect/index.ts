@@ -1,10 +1,11 @@
 export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
-export { findingAtPlace, isFound } from "./foundAt.js";
-export { judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
+export { findingAtPlace } from "./foundAt.js";
+export { isAsked, judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";
 export {
   type CheckPlace,
   type CheckResult,
+  isFound,
   openPlaces,
   placesOf,
   resultAt,
@@ -17,6 +18,7 @@ export {
   leaveTheRest,
   type RoundIssue,
   roundsUnderWay,
+  tellReading,
   tellResult,
 } from "./roundCommands.js";
 export { type Wear, wearOf } from "./wear.js";

@@ -2,6 +2,7 @@ import type { Check } from "../book/records/checklist.js";
 import { valueIn, type Quantity } from "../quantity/quantity.js";
 import { dimensionOf } from "../quantity/unit.js";
 import type { CheckLimits } from "./checkLimits.js";
+import { isFound, type CheckResult } from "./places.js";
 import { verdictOf, type StepVerdict, type Verdict } from "./verdict.js";
 
 /** What the readings of a check come to. */
@@ -54,4 +55,12 @@ export function proposedVerdict(
 ): Verdict | "too close to call" | null {
   const judged = limits === null ? null : judgeReadings(limits, result.readings ?? []);
   return judged?.verdict ?? pickOf(check, result.picked)?.verdict ?? null;
+}
+
+/** Whether the question that tells two causes apart is still to be answered: it is not sound, and nothing was answered. */
+export function isAsked(
+  { separates }: Check,
+  result: Pick<CheckResult, "verdict" | "answered"> | null,
+): boolean {
+  return Boolean(separates) && isFound(result?.verdict ?? null) && !result?.answered;
 }

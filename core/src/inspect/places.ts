@@ -1,8 +1,16 @@
 import type { Check, Checklist } from "../book/records/checklist.js";
 import type { Round } from "../book/records/round.js";
+import type { Verdict } from "./verdict.js";
 
 /** What a check of a round found at one of its points, or as a whole. */
 export type CheckResult = NonNullable<Round["results"]>[number];
+
+/** Verdicts that make a finding. */
+export type FoundVerdict = Exclude<Verdict, "sound">;
+
+/** Whether a verdict makes a finding. */
+export const isFound = (verdict: CheckResult["verdict"]): verdict is FoundVerdict =>
+  verdict === "watch" || verdict === "attend" || verdict === "stop";
 
 /** A check at one of its points, or as a whole: where one stands in a round. */
 export interface CheckPlace {

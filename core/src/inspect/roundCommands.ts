@@ -2,16 +2,23 @@ import { put, type RecordChange } from "../book/change/change.js";
 import type { CommandContext, CommandResult } from "../book/change/command.js";
 import { failure, success, type Result } from "../book/change/result.js";
 import type { Checklist } from "../book/records/checklist.js";
-import type { Finding } from "../book/records/finding.js";
 import type { MeterId } from "../book/records/ids.js";
 import type { Round } from "../book/records/round.js";
 import type { Slice } from "../book/slice/slice.js";
 import { supersededIds, currentRecords } from "../book/slice/currentRecords.js";
 import { formatDay } from "../calendar/dayNumber.js";
 import { currentStop } from "../machine/outOfService.js";
-import { findingAt, foundFields, isFound, findingAtPlace } from "./foundAt.js";
+import { findingAgain, findingAt, findingAtPlace } from "./foundAt.js";
 import { checkLimits } from "./checkLimits.js";
-import { openPlaces, placesOf, resultAt, type CheckPlace, type CheckResult } from "./places.js";
+import { judgeReadings } from "./judgeCheck.js";
+import {
+  isFound,
+  openPlaces,
+  placesOf,
+  resultAt,
+  type CheckPlace,
+  type CheckResult,
+} from "./places.js";
 import { WITHOUT_A_LOOK } from "../book/records/verdicts.js";
 
 /** What stands in the way of going on with a round. */
@@ -69,7 +76,7 @@ function underWay({ rounds }: Pick<RoundSlice, "rounds">, id: string): Result<Ro
   return round.finished === true ? failure([{ code: "round-finished" }]) : success(round);
 }
 
-const isAt = (place: CheckPlace, { check, point }: CheckResult): boolean =>
+const isAt = (place: CheckPlace, { check, point }: Pick<CheckResult, "check" | "point">): boolean =>
   check === place.check.id && (point ?? null) === place.point;
 
 /** The results of a round with one told anew; they stand in the order of the walk. */
@@ -99,12 +106,11 @@ function findingRecords(
   const standing = findingAtPlace(slice, place);
   const { verdict } = result;
   if (isFound(verdict)) {
+    const found = { ...result, verdict };
     if (standing === null) {
-      return [
-        put("findings", findingAt(round, place, { ...result, verdict }, limits, context.newId())),
-      ];
+      return [put("findings", findingAt(round, place, found, limits, context.newId()))];
     }
-    const after: Finding = { ...standing, ...foundFields(place, result, limits) };
+    const after = findingAgain(standing, round, place, found, limits, context.today);
     return [{ section: "findings", id: standing.id, before: standing, after }];
   }
   if (standing === null || standing.round !== round.id) return [];
@@ -141,10 +147,10 @@ function stopRecords(
 }
 
 /**
- * Tells what was found at a place of a round under way (records §3): it keeps the limits it was judged by. A verdict that is not
- * sound makes a finding at once, or changes the open one of that check and point, so that nothing found is lost with the
- * round; one that says stop also takes the machine out of service. Refused: a round that is finished or not there, a check
- * that is not on its list, and a verdict without a look that has no reason.
+ * Tells something of a place of a round under way (records §3), beside what was told of it before: it keeps the limits it was
+ * judged by. A verdict that is not sound makes a finding at once, or changes the open one of that check and point, so that
+ * nothing found is lost with the round; one that says stop also takes the machine out of service. Refused: a round that is
+ * finished or not there, a check that is not on its list, and a verdict without a look that has no reason.
  */
 export function tellResult(
   slice: RoundSlice,
@@ -158,13 +164,14 @@ export function tellResult(
   const round = found.value;
   const place = placesOf(checklist).find((one) => isAt(one, told));
   if (place === undefined) return failure([{ code: "no-such-check" }]);
-  const isBlank = (told.reason ?? "").trim() === "";
-  if (NEEDS_A_REASON.includes(told.verdict ?? "") && isBlank) {
+  const whole = { ...resultAt(round, place), ...told };
+  const isBlank = (whole.reason ?? "").trim() === "";
+  if (NEEDS_A_REASON.includes(whole.verdict ?? "") && isBlank) {
     return failure([{ code: "reason-missing" }]);
   }
   const limits = checkLimits(place.check, slice.specifications);
   const { isOfPlate: _, ...judgedBy } = limits ?? { isOfPlate: false };
-  const result = { ...told, ...(limits === null ? {} : { judgedBy }) } as CheckResult;
+  const result = { ...whole, ...(limits === null ? {} : { judgedBy }) } as CheckResult;
   const results = withResult(round, checklist, result);
   const records: RecordChange[] = [
     { section: "rounds", id: round.id, before: round, after: { ...round, results } },
@@ -174,24 +181,39 @@ export function tellResult(
   return success({ command: "tell-result", records });
 }
 
+/** Tells one reading more of a place, in the unit of its check; what all of them say is its verdict until a person says otherwise. Refused as {@link tellResult}, and for a check that is not read. */
+export function tellReading(
+  slice: RoundSlice,
+  id: string,
+  checklist: Checklist,
+  at: Pick<CheckResult, "check" | "point">,
+  value: number,
+  context: CommandContext,
+): CommandResult<RoundIssue> {
+  const found = underWay(slice, id);
+  if (!found.ok) return found;
+  const place = placesOf(checklist).find((one) => isAt(one, at));
+  const limits = place === undefined ? null : checkLimits(place.check, slice.specifications);
+  if (place === undefined || limits === null) return failure([{ code: "no-such-check" }]);
+  const before = resultAt(found.value, place);
+  const readings = [...(before?.readings ?? []), { value, unit: limits.unit }];
+  const wasNotLookedAt = NEEDS_A_REASON.includes(before?.verdict ?? "");
+  const said = wasNotLookedAt ? null : (before?.verdict ?? null);
+  const verdict = judgeReadings(limits, readings)?.verdict ?? said;
+  const told = { ...at, readings, reason: null, verdict };
+  return tellResult(slice, id, checklist, told, context);
+}
+
 /**
- * Finishes a round: from then on it is corrected, not overwritten. `meters` are what the dials show, in each meter's own unit; those
- * that were only reckoned are named in `estimated`. Refused: a round that is finished or not there, and one of which something
+ * Finishes a round: from then on it is corrected, not overwritten. `meters` are what the dials show, in each meter's own unit, of
+ * those that were read. Refused: a round that is finished or not there, and one of which something
  * is still open: what is not looked at is left closed with a reason.
  */
 export function finishRound(
   slice: Pick<RoundSlice, "rounds" | "machines">,
   id: string,
   checklist: Checklist,
-  {
-    meters,
-    isConfirmed,
-    note,
-  }: {
-    readonly meters: Readonly<Record<MeterId, number>>;
-    readonly isConfirmed: boolean;
-    readonly note: string;
-  },
+  { meters, note }: { readonly meters: Readonly<Record<MeterId, number>>; readonly note: string },
 ): CommandResult<RoundIssue> {
   const found = underWay(slice, id);
   if (!found.ok) return found;
@@ -201,7 +223,6 @@ export function finishRound(
   const after: Round = {
     ...{ ...round, finished: true },
     ...(Object.keys(meters).length === 0 ? {} : { meters: { ...meters } }),
-    ...(isConfirmed ? { confirmed: true } : {}),
     ...(note.trim() === "" ? {} : { note: note.trim() }),
   };
   return success({

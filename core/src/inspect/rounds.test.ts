@@ -9,10 +9,17 @@ import type { Specification } from "../book/records/specification.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { checklist, look, measure, sound, stop, watch } from "./library/draft.js";
 import { checkLimits } from "./checkLimits.js";
-import { judgeReadings, proposedVerdict, readAgain } from "./judgeCheck.js";
+import { isAsked, judgeReadings, proposedVerdict, readAgain } from "./judgeCheck.js";
 import { CHECKLIST_LIBRARY } from "./library/index.js";
 import { openPlaces, placesOf, type CheckResult } from "./places.js";
-import { beginRound, dropRound, finishRound, leaveTheRest, tellResult } from "./roundCommands.js";
+import {
+  beginRound,
+  dropRound,
+  finishRound,
+  leaveTheRest,
+  tellReading,
+  tellResult,
+} from "./roundCommands.js";
 import { verdictOf } from "./verdict.js";
 
 const mm = (value: number) => ({ value, unit: "mm" as const });
@@ -24,6 +31,7 @@ const LIST = checklist("Trial", [], "monthly", [
   }),
   look("Hose", "brakes", "dry", {
     picks: [sound("dry", "good"), watch("cracked", "it ages", "renew"), stop("wet", "it leaks")],
+    separates: { ask: "Near the exhaust?", yes: "heat", no: "age" },
   }),
 ]);
 const [PADS, HOSE] = LIST.checks as [
@@ -68,7 +76,16 @@ function ground(specifications: readonly Specification[] = []) {
     if (answer.ok) take(answer.value);
     return answer.ok ? "told" : (answer.issues[0]?.code ?? "");
   };
-  return { held, round, tell, take, context };
+  const read = (point: string, value: number): string => {
+    const answer = tellReading(held, round().id, LIST, { check: PADS.id, point }, value, context);
+    if (answer.ok) take(answer.value);
+    return answer.ok ? "told" : (answer.issues[0]?.code ?? "");
+  };
+  /** A person changes the first finding. */
+  const decide = (fields: Partial<Finding>): void => {
+    held.findings[0] = { ...(held.findings[0] as Finding), ...fields };
+  };
+  return { held, round, tell, read, decide, take, context };
 }
 
 describe("the limits of a check", () => {
@@ -159,10 +176,67 @@ describe("what is told in a round", () => {
     });
     tell({ check: HOSE.id, picked: "wet", verdict: "attend" });
     expect(held.findings).toHaveLength(1);
-    expect(held.findings[0]).toMatchObject({ verdict: "attend", evidence: "wet" });
+    expect(held.findings[0]).toMatchObject({
+      ...{ verdict: "attend", evidence: "wet; two of them", decision: "next visit" },
+    });
+    expect(held.findings[0]).not.toHaveProperty("lookOn");
     expect(RECORD_SCHEMAS.findings.safeParse(held.findings[0]).success).toBe(true);
     tell({ check: HOSE.id, picked: "dry", verdict: "sound" });
     expect(held.findings[0]).toMatchObject({ closed: { on: "2026-11-30", by: "pe-et" } });
+  });
+
+  test("of a finding that nobody decided yet moves what is decided with the verdict; what a person decided stays, but for a stop", () => {
+    const { held, tell, decide } = ground();
+    tell({ point: "left", readings: [mm(4.2)], verdict: "watch" });
+    expect(held.findings[0]).toMatchObject({ decision: "watch", point: "left" });
+    tell({ point: "left", readings: [mm(4.2), mm(3.9)], verdict: "attend" });
+    expect(held.findings[0]).toMatchObject({ decision: "next visit" });
+    decide({ decision: "declined", reason: "to be sold", decided: "2026-11-30", where: "typed" });
+    tell({ point: "left", note: "looked at twice" });
+    expect(held.findings).toHaveLength(1);
+    expect(held.findings[0]).toMatchObject({ decision: "declined", verdict: "attend" });
+    tell({ point: "left", readings: [mm(2)], verdict: "stop" });
+    expect(held.findings[0]).toMatchObject({
+      ...{ decision: "now", verdict: "stop" },
+      decisions: [{ decision: "declined", reason: "to be sold" }],
+    });
+  });
+
+  test("of a finding from before keeps its words, with those of this round beside them, once", () => {
+    const { held, tell, decide } = ground();
+    tell({ check: HOSE.id, verdict: "watch", note: "fine cracks" });
+    decide({ round: "n-old" as never, evidence: "fine cracks in June", todo: "both sides" });
+    tell({ check: HOSE.id, verdict: "attend", note: "deeper" });
+    tell({ check: HOSE.id, verdict: "attend", note: "deeper, and wet" });
+    expect(held.findings).toHaveLength(1);
+    expect(held.findings[0]).toMatchObject({
+      ...{ verdict: "attend", todo: "both sides" },
+      evidence: "fine cracks in June; 2026-11-30: deeper, and wet",
+    });
+  });
+
+  test("is told beside what was told before, and readings one by one are judged together", () => {
+    const { round, tell, read } = ground();
+    tell({ point: "left", note: "rusty", pictures: [] });
+    read("left", 3.1);
+    read("left", 3.3);
+    const [result] = round().results ?? [];
+    expect(result).toMatchObject({ note: "rusty", readings: [mm(3.1), mm(3.3)] });
+    expect(result?.verdict).toBe("watch");
+    expect(read("middle", 3)).toBe("no-such-check");
+    tell({ point: "right", verdict: "could not measure", reason: "seized" });
+    read("right", 8);
+    expect(round().results?.[1]).toMatchObject({ verdict: "sound", reason: null });
+  });
+
+  test("asks what tells two causes apart until it is answered, and the answer is what to suspect", () => {
+    const { held, tell, round } = ground();
+    tell({ check: HOSE.id, verdict: "watch" });
+    expect(isAsked(HOSE, round().results?.[0] ?? null)).toBe(true);
+    tell({ check: HOSE.id, answered: "yes" });
+    expect(isAsked(HOSE, round().results?.[0] ?? null)).toBe(false);
+    expect(held.findings[0]).toMatchObject({ evidence: "Near the exhaust? yes", also: ["heat"] });
+    expect(RECORD_SCHEMAS.rounds.safeParse(round()).success).toBe(true);
   });
 
   test("that says stop takes the machine out of service at once", () => {
@@ -190,14 +264,14 @@ describe("what is told in a round", () => {
     const { held, round, tell, take, context } = ground();
     tell({ point: "left", readings: [mm(6)], verdict: "sound" });
     expect(openPlaces(round(), LIST)).toHaveLength(2);
-    const early = finishRound(held, round().id, LIST, { meters: {}, isConfirmed: false, note: "" });
+    const early = finishRound(held, round().id, LIST, { meters: {}, note: "" });
     expect(early).toMatchObject({ ok: false, issues: [{ code: "still-open", count: 2 }] });
     expect(dropRound(held, round().id)).toMatchObject({ ok: false });
     const left = leaveTheRest(held, round().id, LIST, "rain");
     if (!left.ok) throw new Error("the rest can be left");
     take(left.value);
     const done = finishRound(held, round().id, LIST, {
-      ...{ meters: { odo: 11252 } as never, isConfirmed: false, note: "" },
+      ...{ meters: { odo: 11252 } as never, note: "" },
     });
     if (!done.ok) throw new Error("it can be finished");
     take(done.value);

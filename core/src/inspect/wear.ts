@@ -29,7 +29,7 @@ interface ReadBefore {
 export interface Wear {
   /** The oldest first. */
   readonly readings: readonly ReadBefore[];
-  /** The meter that life is told by; null where the machine has none, or no limit is worn towards. */
+  /** The meter that life is told by; null where the machine has none. */
   readonly meter: MeterId | null;
   readonly limit: number | null;
   readonly trend: Trend | null;

@@ -3,7 +3,7 @@ import { stateOf, type JobState } from "./jobState.js";
 import { Replay } from "./replay.js";
 import type { StepVerdict } from "../inspect/verdict.js";
 import type { FillLevel } from "./stepState.js";
-import { isAfter, standingEvents } from "./told.js";
+import { inOrder, isAfter, standingEvents } from "./told.js";
 
 /** After so many events a replay is laid by, to go on from where one of them is taken out. */
 const APART = 128;
@@ -51,13 +51,13 @@ export class JobRun<Told extends ToldEvent = ToldEvent> {
     else this.takeOut(meant);
   }
 
-  /** Events in any order; those that are known already change nothing. Where several come that were not known they are gone through together, so that their order costs nothing. */
+  /** Events in any order; those that are known already change nothing. Where some belong before what is known all are gone through anew, once. */
   addAll(events: readonly Told[]): void {
-    const unknown = events.filter(({ id }) => !this.known.has(id));
-    const [first, ...rest] = unknown;
+    const unknown = inOrder(events.filter(({ id }) => !this.known.has(id))) as Told[];
+    const [first] = unknown;
     if (first === undefined) return;
-    if (rest.length === 0) {
-      this.add(first);
+    if (this.last !== null && isAfter(first, this.last)) {
+      for (const event of unknown) this.add(event);
       return;
     }
     for (const event of unknown) this.note(event);

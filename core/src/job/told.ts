@@ -16,7 +16,7 @@ export const isAfter = (one: ToldEvent, other: ToldEvent): boolean =>
   one.at - other.at > 0 || (one.at === other.at && byCodePoint(one.id, other.id) > 0);
 
 /** Events in the order in which they happened: by time, then by id (job rules §2). */
-function inOrder(events: readonly ToldEvent[]): ToldEvent[] {
+export function inOrder(events: readonly ToldEvent[]): ToldEvent[] {
   return [...events].sort((one, other) => one.at - other.at || byCodePoint(one.id, other.id));
 }
 

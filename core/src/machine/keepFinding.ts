@@ -7,7 +7,7 @@ import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { currentStop } from "./outOfService.js";
 
 /** A finding as edited, with the decision that stood before among its earlier ones where another was made (records §3). */
-function decidedAgain(before: Finding | null, after: Finding, today: DayNumber): Finding {
+export function decidedAgain(before: Finding | null, after: Finding, today: DayNumber): Finding {
   if (before === null || before.decision === after.decision) return after;
   const { decision, reason, decided, found, decisions } = before;
   const earlier = { on: decided ?? found, decision, ...(reason ? { reason } : {}) };

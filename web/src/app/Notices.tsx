@@ -16,8 +16,8 @@ export default function Notices(): ReactElement {
     <section
       aria-label="Notes"
       aria-live="polite"
-      // At the machine what is pressed is at the bottom: there they stand at the top.
-      className="fixed right-4 bottom-4 z-50 w-[min(30rem,calc(100vw-2rem))] max-sm:bottom-22 print:hidden [body:has([data-at-the-machine])_&]:top-14 [body:has([data-at-the-machine])_&]:bottom-auto"
+      // On a phone and at the machine what is pressed is at the bottom: there they stand at the top.
+      className="fixed right-4 bottom-4 z-50 w-[min(30rem,calc(100vw-2rem))] max-sm:top-14 max-sm:bottom-auto print:hidden [body:has([data-at-the-machine])_&]:top-14 [body:has([data-at-the-machine])_&]:bottom-auto"
     >
       <ul className="flex flex-col gap-2">
         {notices.map((notice) => (

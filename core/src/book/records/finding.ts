@@ -53,6 +53,8 @@ export const findingSchema = z
       round: roundIdField.nullish(),
       /** The id of the check that found it, in the checklist as it was then. */
       check: nameField.nullish(),
+      /** The point of the check; null for the check as a whole. */
+      point: nameField.nullish(),
       job: jobIdField.nullish(),
       /** What putting it right takes. */
       minutes: notNegativeField.nullish(),

@@ -10,6 +10,9 @@ import { roundVerdictField, WITHOUT_A_LOOK } from "./verdicts.js";
 
 const NEEDS_A_REASON: readonly string[] = WITHOUT_A_LOOK;
 
+/** Answers to the question of a check. */
+export const ANSWERS = ["no", "yes", "not known"] as const;
+
 /** What a check of a round found, at one of its points or as a whole. */
 const resultSchema = z
   .looseObject(
@@ -20,6 +23,8 @@ const resultSchema = z
       point: nameField.nullish(),
       readings: z.array(quantitySchema, "a list of quantities").optional(),
       picked: textField.nullish(),
+      /** What was answered to the question that tells two causes apart. */
+      answered: z.enum(ANSWERS, ANSWERS.join(", ")).nullish(),
       verdict: roundVerdictField.nullish(),
       note: textField.nullish(),
       pictures: picturesField,

@@ -38,6 +38,7 @@ const ABOUT = [
   "expected",
   "made",
   "mark",
+  "window",
 ];
 const whatIsDone = (step: JobStep): object =>
   Object.fromEntries(

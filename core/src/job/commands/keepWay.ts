@@ -36,11 +36,14 @@ function wayOf(
   ]);
   const seen = { parts: false };
   return own.flatMap((step): MethodStep[] => {
-    const { tasks: _, expected: __, mark: ___, made, part, system, ...rest } = step;
+    const { tasks: _, expected: __, mark: ___, window, made, part, system, ...rest } = step;
     const isPart = isForKind && step.kind === "fit" && (part ?? null) !== null;
     if (isPart && seen.parts) return [];
     if (isPart) seen.parts = true;
-    const words = isForKind ? { ...rest, ...given(made?.name, made?.points) } : rest;
+    // Of another machine of the kind its plate says at which temperatures a level holds.
+    const words = isForKind
+      ? { ...rest, ...given(made?.name, made?.points) }
+      : { ...rest, ...(window ? { window } : {}) };
     const waits = (rest.after ?? []).filter((id) => own.some((one) => one.id === id));
     const of = system ? { system: systems.has(system) ? "$system" : system } : {};
     const taken = part ? { part: isForKind ? "$parts" : part } : {};

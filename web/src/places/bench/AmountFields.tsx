@@ -1,6 +1,6 @@
 import { useState, type ReactElement, type ReactNode } from "react";
 import { CHOICE_BUTTON, FIELD } from "../../ui/buttons.js";
-import { formatted, typedAmount } from "./figures.js";
+import { formatted, typedAmount } from "../shared/atTheMachine/figures.js";
 
 /** Pours that are at hand, litres. */
 const SIZES = [0.1, 0.25, 0.5, 1] as const;

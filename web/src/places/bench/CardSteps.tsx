@@ -4,7 +4,7 @@ import { useState, type ReactElement } from "react";
 import { newId } from "../../data/newId.js";
 import { FIELD, QUIET_BUTTON } from "../../ui/buttons.js";
 import { quantityWords } from "../../words/quantityWords.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { KeepWay } from "./KeepWay.js";
 
 const ICON_BUTTON =

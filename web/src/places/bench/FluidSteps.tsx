@@ -3,7 +3,7 @@ import type { JobState } from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
 import { AmountFields } from "./AmountFields.js";
 import { actionWords } from "./benchWords.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { MarkDrawn } from "./MarkDrawn.js";
 import { PassesDrawn } from "./Passes.js";
 import { StepFoot } from "./StepFoot.js";

@@ -12,7 +12,7 @@ import type { WorkSource } from "../../session/useWorkSource.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { NoteField, TextField } from "../../ui/fields.js";
 import { DayField } from "../../ui/DayField.js";
-import { typedAmount } from "./figures.js";
+import { typedAmount } from "../shared/atTheMachine/figures.js";
 
 function bookIssueWords(issue: BookWorkIssue): string {
   switch (issue.code) {

@@ -6,7 +6,7 @@ import { counted } from "../../words/format.js";
 import { money } from "../../words/money.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { useCurrency } from "../shared/currency/useCurrency.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 
 /** What is laid out before a job begins: fluids, parts, tools, the pan; what the shelf has too little of, what the plate does not say. */
 export function LaidOut({

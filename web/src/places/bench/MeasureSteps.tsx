@@ -2,7 +2,7 @@ import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
 import { symbolOf, type StepVerdict } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Stone } from "../../ui/Stone.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { ReadingField } from "../shared/atTheMachine/ReadingField.js";
 import { StepFoot } from "./StepFoot.js";
 import type { StepProps } from "./stepProps.js";

@@ -1,6 +1,6 @@
 import type { JobState } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 
 const HIGH = 96;
 const FOOT = 74;

@@ -1,9 +1,9 @@
-import { Camera, SearchCheck } from "lucide-react";
-import { useRef, useState, type ReactElement } from "react";
+import { SearchCheck } from "lucide-react";
+import { useState, type ReactElement } from "react";
 import { findingOpened } from "../../session/session.js";
 import { useAppDispatch } from "../../session/store.js";
 import { PlugPanel } from "../shared/plug/PlugPanel.js";
-import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
+import { PhotographButton } from "../shared/pictures/PhotographButton.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Because } from "../shared/atTheMachine/Because.js";
 import type { StepProps } from "./stepProps.js";
@@ -60,49 +60,20 @@ export function StepAside(props: StepProps): ReactElement {
   );
 }
 
-/** A picture of the step, as it came apart: on a phone the camera is offered. */
+/** A picture of the step, as it came apart. */
 function Photograph({ step, taps, shown }: StepProps): ReactElement {
-  const { isWorking, failure, take } = useTakingPicture();
-  const input = useRef<HTMLInputElement>(null);
   const taken = shown.run
     .told()
     .filter((event) => event.step === step.id)
     .reduce((sum, { pictures }) => sum + (pictures ?? []).length, 0);
-  const keep = async (file: File): Promise<void> => {
-    const hash = await take(file);
-    if (hash === null) return;
-    const pictures = [{ hash, caption: step.name ?? "" }];
-    await taps.tell(step.id, { do: "note", pictures });
-  };
   return (
-    <>
-      <button
-        type="button"
-        className={ASIDE}
-        disabled={isWorking}
-        onClick={() => input.current?.click()}
-      >
-        <Camera size={18} aria-hidden="true" />
-        {isWorking ? "Making it smaller…" : "Photograph"}
-        {taken > 0 && <span className="text-quiet">{taken} taken</span>}
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="hidden"
-        aria-label="Photograph the step"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = "";
-          if (file !== undefined) void keep(file);
-        }}
-      />
-      <p role="status" className="text-fine font-semibold text-due empty:hidden">
-        {failure}
-      </p>
-    </>
+    <PhotographButton
+      label="Photograph the step"
+      taken={taken}
+      className={ASIDE}
+      onTaken={(hash) =>
+        taps.tell(step.id, { do: "note", pictures: [{ hash, caption: step.name ?? "" }] })
+      }
+    />
   );
 }

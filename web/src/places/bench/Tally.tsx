@@ -1,5 +1,5 @@
 import { useId, type ReactElement } from "react";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 
 const WIDE = 250;
 const HIGH = 236;

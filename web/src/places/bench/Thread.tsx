@@ -1,7 +1,7 @@
 import type { JobState, JobStep } from "@yonderfell/core";
 import { useEffect, useRef, type ReactElement } from "react";
 import { quantityWords } from "../../words/quantityWords.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 
 type Standing = JobState["steps"][number]["state"];
 

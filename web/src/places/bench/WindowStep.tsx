@@ -1,7 +1,7 @@
 import { levelWindow, type JobStep, type TemperatureRead } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { ReachPlug } from "../shared/plug/PlugPanel.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { ReadingField } from "../shared/atTheMachine/ReadingField.js";
 import type { StepProps } from "./stepProps.js";
 import { useNow } from "../shared/atTheMachine/useNow.js";

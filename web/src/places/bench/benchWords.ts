@@ -10,7 +10,7 @@ import type {
   Task,
 } from "@yonderfell/core";
 import { findingTitle } from "../../words/findingWords.js";
-import { formatted } from "./figures.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import type { ShownJob } from "./useBench.js";
 
 /** What a job is called. */

@@ -1,6 +1,5 @@
 import type { ReactElement, ReactNode } from "react";
-import { Page } from "../../ui/Page.js";
-import { Views } from "../../ui/Views.js";
+import { ViewsPage } from "../../ui/ViewsPage.js";
 
 const VIEWS = [
   ["/ledger", "Log"],
@@ -8,26 +7,10 @@ const VIEWS = [
 ] as const;
 
 /** A page of the Ledger, with the way to the others. */
-export function LedgerPage({
-  title,
-  aside,
-  children,
-}: {
+export function LedgerPage(page: {
   readonly title: string;
   readonly aside?: ReactNode;
   readonly children: ReactNode;
 }): ReactElement {
-  return (
-    <Page
-      title={title}
-      aside={
-        <div className="flex flex-wrap items-center gap-x-6 gap-y-2 print:hidden">
-          {aside}
-          <Views of="Ledger" views={VIEWS} />
-        </div>
-      }
-    >
-      {children}
-    </Page>
-  );
+  return <ViewsPage of="Ledger" views={VIEWS} {...page} />;
 }

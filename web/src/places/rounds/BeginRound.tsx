@@ -1,11 +1,13 @@
 import { beginRound, type MachineId, type RoundIssue } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useNavigate, useSearchParams } from "react-router";
+import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
 import { useAppSelector } from "../../session/store.js";
 import { useCommands } from "../../session/useCommands.js";
 import { SelectField } from "../../ui/fields.js";
 import { counted } from "../../words/format.js";
+import { WhoField } from "../shared/atTheMachine/WhoField.js";
 import { useWhoIsHere } from "../shared/atTheMachine/whoIsHere.js";
 import { roundPath } from "../shared/paths.js";
 import { roundIssueWords } from "./roundWords.js";
@@ -21,10 +23,13 @@ export default function BeginRound(): ReactElement {
   const id = search.get("machine") ?? "";
   const machine = machines.find((one) => one.machine.id === id)?.machine;
   const checklists = useChecklists(machine?.kind ?? null);
-  const { begin, failure } = useBeginning(id as MachineId);
+  const { storage } = useBook();
+  const people = useLiveOf("people", () => storage.list("people"), [storage]) ?? [];
+  const [who, setWho] = useWhoIsHere();
+  const { begin, failure } = useBeginning(id as MachineId, who);
   return (
     <RoundsFrame title="Begin a round">
-      <div className="max-w-md">
+      <div className="grid max-w-2xl gap-x-6 gap-y-2 sm:grid-cols-2">
         <SelectField
           label="Machine"
           value={machine === undefined ? "" : id}
@@ -36,6 +41,7 @@ export default function BeginRound(): ReactElement {
           ]}
           onChange={(chosen) => setSearch({ machine: chosen }, { replace: true })}
         />
+        <WhoField label="Who walks it" people={people} who={who} onWho={setWho} />
       </div>
       <p role="alert" className="font-semibold text-due empty:hidden">
         {failure}
@@ -63,13 +69,15 @@ export default function BeginRound(): ReactElement {
   );
 }
 
-function useBeginning(machine: MachineId): {
+function useBeginning(
+  machine: MachineId,
+  by: string,
+): {
   readonly begin: (walkable: Walkable) => Promise<void>;
   readonly failure: string;
 } {
   const { storage } = useBook();
   const navigate = useNavigate();
-  const [by] = useWhoIsHere();
   const { run, failure } = useCommands<RoundIssue>(roundIssueWords);
   const begin = async (walkable: Walkable): Promise<void> => {
     await run(
@@ -83,7 +91,7 @@ function useBeginning(machine: MachineId): {
       "",
       ({ change }) => {
         const begun = change.records.find(({ section }) => section === "rounds");
-        if (begun !== undefined) return navigate(roundPath({ id: begun.id as never, machine }));
+        if (begun !== undefined) return navigate(roundPath({ id: begun.id, machine }));
         return undefined;
       },
     );

@@ -1,8 +1,8 @@
 import {
   checkLimits,
+  isAsked,
   isFound,
   judgeReadings,
-  proposedVerdict,
   readAgain,
   wearOf,
   type CheckResult,
@@ -11,7 +11,7 @@ import { useEffect, useRef, type ReactElement } from "react";
 import { useAppSelector } from "../../session/store.js";
 import { Because } from "../shared/atTheMachine/Because.js";
 import { FoundHere } from "./FoundHere.js";
-import { isAsked, PickCheck } from "./PickCheck.js";
+import { PickCheck } from "./PickCheck.js";
 import { ReadCheck } from "./ReadCheck.js";
 import { RoundFoot } from "./RoundFoot.js";
 import { howWords, placeWords } from "./roundWords.js";
@@ -36,15 +36,13 @@ export function CheckInHand(props: CheckProps): ReactElement {
   return (
     <section aria-label="Check in hand" className="flex flex-1 flex-col gap-4">
       <CheckHead {...props} />
-      <Reading {...props} tell={tell} />
+      <Reading {...props} judging={judging} />
       <PickCheck
         {...{ check, result }}
         onPick={(picked, verdict) =>
           void tell({ picked, verdict: verdict ?? result?.verdict ?? null }, verdict === "sound")
         }
-        onAnswer={(answer) =>
-          tell({ note: [result?.note, answer].filter(Boolean).join("; ") }, false)
-        }
+        onAnswer={(answered) => void tell({ answered }, false)}
       />
       {result !== null && isFound(result.verdict) && <FoundHere {...{ shown, place }} />}
       <Said result={result} judging={judging} />
@@ -104,8 +102,8 @@ function Reading({
   shown,
   inHand: { result },
   place,
-  tell,
-}: CheckProps & Pick<Judging, "tell">): ReactElement | null {
+  judging: { read, tell },
+}: CheckProps & { readonly judging: Judging }): ReactElement | null {
   const today = useAppSelector((state) => state.session.today);
   const limits = checkLimits(place.check, shown.specifications);
   if (limits === null) return null;
@@ -114,11 +112,7 @@ function Reading({
   return (
     <ReadCheck
       {...{ limits, wear, result, today, round: shown.round.id, meterUnit: meter?.unit ?? "" }}
-      onReading={(value) => {
-        const readings = [...(result?.readings ?? []), { value, unit: limits.unit }];
-        const verdict = proposedVerdict(place.check, limits, { readings });
-        return tell({ readings, ...(verdict === null ? {} : { verdict }), reason: null }, false);
-      }}
+      onReading={read}
       onAfresh={() => void tell({ readings: [], verdict: null, reason: null }, false)}
     />
   );
@@ -149,7 +143,7 @@ function Said({
         </p>
       )}
       <Because
-        label={result?.note ? `Note: ${result.note}` : "Note a word on it"}
+        label={result?.note ? `Instead of: ${result.note}` : "Note a word on it"}
         action="Note"
         onBecause={(note) => tell({ note }, false)}
       />

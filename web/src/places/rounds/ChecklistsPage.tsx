@@ -1,7 +1,7 @@
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { counted } from "../../words/format.js";
-import { stationOf, type Checklist } from "@yonderfell/core";
+import type { Checklist } from "@yonderfell/core";
 import { howWords, placeWords } from "./roundWords.js";
 import { RoundsFrame } from "./RoundsFrame.js";
 import { useChecklists } from "./useRounds.js";
@@ -55,7 +55,7 @@ function Lists({
                   {(check.points ?? []).length > 0 && `: ${(check.points ?? []).join(", ")}`}
                 </span>
                 <span>
-                  {check.good ?? stationOf(check)}
+                  {check.good}
                   {check.caution && (
                     <strong className="block font-semibold text-due">{check.caution}</strong>
                   )}

@@ -1,8 +1,10 @@
-import type { CheckPlace } from "@yonderfell/core";
+import { dayOf, findingAtPlace, type CheckPlace } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
+import { useAppSelector } from "../../session/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
+import { shortDate } from "../../words/format.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
-import { findingOf, type ShownRound } from "./useRounds.js";
+import type { ShownRound } from "./useRounds.js";
 
 /** The finding that was made of a check, with what is decided until somebody decides. */
 export function FoundHere({
@@ -12,8 +14,9 @@ export function FoundHere({
   readonly shown: ShownRound;
   readonly place: CheckPlace;
 }): ReactElement | null {
+  const today = useAppSelector((state) => state.session.today);
   const [isOpen, setIsOpen] = useState(false);
-  const finding = findingOf(shown, place);
+  const finding = findingAtPlace(shown.book, place);
   if (finding === null) return null;
   const { decision, lookOn, round } = finding;
   const isOld = round !== shown.round.id;
@@ -22,7 +25,7 @@ export function FoundHere({
       <p>
         <strong>{isOld ? "Found before, and still open" : "A finding is made of it"}</strong>:{" "}
         {decision}
-        {lookOn ? `, look again ${lookOn}` : ""}
+        {lookOn ? `, look again ${shortDate(dayOf(lookOn), today)}` : ""}
       </p>
       <button type="button" className={QUIET_BUTTON} onClick={() => setIsOpen(true)}>
         Decide

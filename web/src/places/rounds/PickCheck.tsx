@@ -1,14 +1,9 @@
-import { isFound, pickOf, type Check, type CheckResult } from "@yonderfell/core";
+import { isAsked, pickOf, type Check, type CheckResult } from "@yonderfell/core";
 import { useEffect, useRef, type ReactElement } from "react";
 import { CHOICE_BUTTON } from "../../ui/buttons.js";
 
 type Pick = NonNullable<Check["picks"]>[number];
-
-/** Whether the question that tells two causes apart is still to be answered: nothing is sound, and no answer is noted. */
-export function isAsked({ separates }: Check, result: CheckResult | null): boolean {
-  if (!separates || !isFound(result?.verdict ?? null)) return false;
-  return !(result?.note ?? "").includes(separates.ask);
-}
+type Answer = NonNullable<CheckResult["answered"]>;
 
 /** The words of a check to pick from, each with what it usually means; and the question that tells two causes apart. */
 export function PickCheck({
@@ -20,7 +15,7 @@ export function PickCheck({
   readonly check: Check;
   readonly result: CheckResult | null;
   readonly onPick: (word: string, verdict: Pick["verdict"]) => void;
-  readonly onAnswer: (answer: string) => Promise<boolean>;
+  readonly onAnswer: (answered: Answer) => void;
 }): ReactElement | null {
   const picks = check.picks ?? [];
   const picked = pickOf(check, result?.picked);
@@ -61,7 +56,7 @@ function Separates({
   onAnswer,
 }: {
   readonly separates: NonNullable<Check["separates"]>;
-  readonly onAnswer: (answer: string) => Promise<boolean>;
+  readonly onAnswer: (answered: Answer) => void;
 }): ReactElement {
   const { ask, no, yes } = separates;
   const box = useRef<HTMLDivElement>(null);
@@ -74,23 +69,16 @@ function Separates({
       <p className="text-quiet">Two causes look alike.</p>
       <p className="text-large font-bold">{ask}</p>
       <div className="flex gap-2">
-        {(["no", "yes"] as const).map((answer) => (
+        {(["no", "yes", "not known"] as const).map((answer) => (
           <button
             key={answer}
             type="button"
             className={CHOICE_BUTTON}
-            onClick={() => void onAnswer(`${ask} ${answer}: ${separates[answer] ?? answer}`)}
+            onClick={() => onAnswer(answer)}
           >
             {answer}
           </button>
         ))}
-        <button
-          type="button"
-          className={CHOICE_BUTTON}
-          onClick={() => void onAnswer(`${ask} not known`)}
-        >
-          not known
-        </button>
       </div>
       <p className="text-fine text-quiet">
         {no && <>no → {no}</>}

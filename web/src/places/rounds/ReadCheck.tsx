@@ -8,9 +8,10 @@ import {
   type Wear,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { shortDate } from "../../words/format.js";
 import { ReadingField } from "../shared/atTheMachine/ReadingField.js";
-import { figure, limitWords, wearWords } from "./roundWords.js";
+import { limitWords, wearWords } from "./roundWords.js";
 import { WearDrawn } from "./WearDrawn.js";
 
 /** So many earlier readings stand beside the field. */
@@ -40,7 +41,7 @@ export function ReadCheck({
   const unit = symbolOf(limits.unit);
   const before = wear.readings.filter((one) => one.round !== round).slice(-BEFORE);
   const words = before.map(
-    ({ value, day }) => `${figure(value)} ${unit} on ${shortDate(day, today)}`,
+    ({ value, day }) => `${formatted(value)} ${unit} on ${shortDate(day, today)}`,
   );
   return (
     <div data-reading className="grid gap-x-8 gap-y-3 md:grid-cols-2">
@@ -76,16 +77,16 @@ function Read({
   const readings = result?.readings ?? [];
   const judged = judgeReadings(limits, readings);
   if (judged === null) return null;
-  const doubt = judged.uncertainty > 0 ? ` ±${figure(judged.uncertainty)}` : "";
+  const doubt = judged.uncertainty > 0 ? ` ±${formatted(judged.uncertainty)}` : "";
   return (
     <div role="status">
       <p className="flex flex-wrap items-baseline gap-x-3">
-        <strong className="font-mono text-[3.5rem] leading-none">{figure(judged.value)}</strong>
+        <strong className="font-mono text-[3.5rem] leading-none">{formatted(judged.value)}</strong>
         {unit}
         <strong className="text-large">{judged.verdict ?? "written down"}</strong>
       </p>
       <p className="text-quiet">
-        read {readings.map(({ value }) => figure(value)).join(", ")}
+        read {readings.map(({ value }) => formatted(value)).join(", ")}
         {doubt}{" "}
         <button type="button" className="min-h-12 px-2 text-clear underline" onClick={onAfresh}>
           Read afresh

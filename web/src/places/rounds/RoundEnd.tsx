@@ -6,14 +6,15 @@ import {
   type MeterId,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { useNavigate } from "react-router";
 import { useAppSelector } from "../../session/store.js";
 import { FIELD, LARGE_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted } from "../../words/format.js";
 import { typedNumber } from "../../words/writing.js";
 import { Because } from "../shared/atTheMachine/Because.js";
-import { figure, placeWords } from "./roundWords.js";
-import type { InHand } from "./useInHand.js";
+import { placeWords } from "./roundWords.js";
+import { keyOf, type InHand } from "./useInHand.js";
 import type { ShownRound } from "./useRounds.js";
 import type { Telling } from "./useTelling.js";
 import { FoundList } from "./WalkedRound.js";
@@ -26,7 +27,7 @@ function doubtWords({ book }: ShownRound, { id }: Meter, text: string, today: Da
   const reckoning = meterReckoningOf(book, id, today);
   const doubt = reckoning === null ? null : figureDoubt(reckoning, today, value);
   if (doubt === null) return "";
-  const other = figure(doubt.againstDial);
+  const other = formatted(doubt.againstDial);
   return doubt.code === "impossible-rise"
     ? `Far above ${other}, read before. Look again; if it is right, leave it out here and read the meter (R).`
     : `It does not fit with ${other}, read before. Look again; if the dial was replaced, leave it out here and read the meter (R).`;
@@ -56,7 +57,7 @@ export function RoundEnd({
         <>
           <ul>
             {open.map((place) => (
-              <li key={placeWords(place)} className="border-t border-hairline">
+              <li key={keyOf(place)} className="border-t border-hairline">
                 <button
                   type="button"
                   className="flex min-h-12 w-full items-center text-left underline"
@@ -114,7 +115,7 @@ function Dials({
       return value === null ? [] : [[id, value] as const];
     });
     const dials = Object.fromEntries(read) as Record<MeterId, number>;
-    return telling.finish({ meters: dials, isConfirmed: false, note });
+    return telling.finish({ meters: dials, note });
   };
   return (
     <form

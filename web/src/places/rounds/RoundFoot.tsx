@@ -1,8 +1,8 @@
 import type { CheckResult } from "@yonderfell/core";
-import { Camera, ChevronLeft } from "lucide-react";
-import { useRef, type ReactElement } from "react";
+import { ChevronLeft } from "lucide-react";
+import type { ReactElement } from "react";
 import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
-import { useTakingPicture } from "../shared/pictures/useTakingPicture.js";
+import { PhotographButton } from "../shared/pictures/PhotographButton.js";
 import type { CheckProps } from "./checkProps.js";
 import { placeWords } from "./roundWords.js";
 import { StoneButtons } from "./VerdictButtons.js";
@@ -34,7 +34,14 @@ export function RoundFoot({
         <ChevronLeft size={20} aria-hidden="true" />
         Back
       </button>
-      <Photograph place={placeWords(place)} result={result} onPicture={onPicture} />
+      <PhotographButton
+        label="Photograph the check"
+        taken={(result?.pictures ?? []).length}
+        className={`${CHOICE_BUTTON} max-w-40 max-sm:flex-col max-sm:gap-0 max-sm:text-fine`}
+        onTaken={(hash) =>
+          onPicture([...(result?.pictures ?? []), { hash, caption: placeWords(place) }])
+        }
+      />
       <button
         type="button"
         data-action={isTold ? "" : undefined}
@@ -53,55 +60,5 @@ export function RoundFoot({
         </span>
       </button>
     </div>
-  );
-}
-
-function Photograph({
-  place,
-  result,
-  onPicture,
-}: {
-  readonly place: string;
-  readonly result: CheckResult | null;
-  readonly onPicture: (pictures: NonNullable<CheckResult["pictures"]>) => Promise<boolean>;
-}): ReactElement {
-  const { isWorking, failure, take } = useTakingPicture();
-  const input = useRef<HTMLInputElement>(null);
-  const { length: taken } = result?.pictures ?? [];
-  const keep = async (file: File): Promise<void> => {
-    const hash = await take(file);
-    if (hash === null) return;
-    await onPicture([...(result?.pictures ?? []), { hash, caption: place }]);
-  };
-  return (
-    <>
-      <button
-        type="button"
-        className={`${CHOICE_BUTTON} max-w-40 max-sm:flex-col max-sm:gap-0`}
-        disabled={isWorking}
-        onClick={() => input.current?.click()}
-      >
-        <Camera size={18} aria-hidden="true" />
-        <span className="max-sm:text-fine">Photograph</span>
-        {taken > 0 && taken}
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="hidden"
-        aria-label="Photograph the check"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = "";
-          if (file !== undefined) void keep(file);
-        }}
-      />
-      <p role="status" className="text-fine font-semibold text-due empty:hidden">
-        {failure}
-      </p>
-    </>
   );
 }

@@ -3,7 +3,6 @@ import { ChevronLeft } from "lucide-react";
 import { useEffect, type ReactElement } from "react";
 import { Link, useParams } from "react-router";
 import NotFound from "../../ui/NotFound.js";
-import { Stone } from "../../ui/Stone.js";
 import { useAwake } from "../shared/atTheMachine/useAwake.js";
 import { CheckInHand } from "./CheckInHand.js";
 import { RoundEnd } from "./RoundEnd.js";
@@ -11,6 +10,7 @@ import { farWords, placeWords } from "./roundWords.js";
 import { keyOf, useInHand, type InHand } from "./useInHand.js";
 import { useShownRound, type ShownRound } from "./useRounds.js";
 import { useTelling } from "./useTelling.js";
+import { VerdictMark } from "./VerdictMark.js";
 import { WalkedRound } from "./WalkedRound.js";
 
 /** A round at the machine: one check at a time, all of them beside it; once it is finished, what was found. */
@@ -126,23 +126,5 @@ function WalkList({
         })}
       </ol>
     </nav>
-  );
-}
-
-const STONES: readonly string[] = ["sound", "watch", "attend", "stop"];
-
-/** A verdict as its stone; a ring where nothing is told, a bar where it was not looked at. */
-function VerdictMark({ verdict }: { readonly verdict: string | null }): ReactElement {
-  if (verdict !== null && STONES.includes(verdict)) {
-    return <Stone verdict={verdict as "sound"} />;
-  }
-  return (
-    <svg viewBox="0 0 24 20" className="h-5 w-6 text-quiet" aria-hidden="true">
-      {verdict === null ? (
-        <circle cx="12" cy="10" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" />
-      ) : (
-        <path d="M5 10h14" stroke="currentColor" strokeWidth="2.5" />
-      )}
-    </svg>
   );
 }

@@ -1,6 +1,5 @@
 import type { ReactElement, ReactNode } from "react";
-import { Page } from "../../ui/Page.js";
-import { Views } from "../../ui/Views.js";
+import { ViewsPage } from "../../ui/ViewsPage.js";
 
 const VIEWS = [
   ["/rounds", "All rounds"],
@@ -9,26 +8,10 @@ const VIEWS = [
 ] as const;
 
 /** A view of Rounds, with the way to the others. */
-export function RoundsFrame({
-  title,
-  aside,
-  children,
-}: {
+export function RoundsFrame(page: {
   readonly title: string;
   readonly aside?: ReactNode;
   readonly children: ReactNode;
 }): ReactElement {
-  return (
-    <Page
-      title={title}
-      aside={
-        <div className="flex flex-wrap items-center gap-x-6 gap-y-2 print:hidden">
-          {aside}
-          <Views of="Rounds" views={VIEWS} />
-        </div>
-      }
-    >
-      {children}
-    </Page>
-  );
+  return <ViewsPage of="Rounds" views={VIEWS} {...page} />;
 }

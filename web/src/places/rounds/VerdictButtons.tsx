@@ -2,8 +2,8 @@ import type { CheckResult } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { CHOICE_BUTTON } from "../../ui/buttons.js";
 import { Stone } from "../../ui/Stone.js";
+import { STONES } from "./VerdictMark.js";
 
-const STONES = ["sound", "watch", "attend", "stop"] as const;
 const OTHERS = ["could not measure", "not applicable", "left closed"] as const;
 
 interface VerdictProps {

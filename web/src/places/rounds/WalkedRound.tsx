@@ -1,6 +1,7 @@
 import {
   checkLimits,
   dayOf,
+  findingAtPlace,
   isFound,
   judgeReadings,
   placesOf,
@@ -11,15 +12,17 @@ import {
 } from "@yonderfell/core";
 import { Printer } from "lucide-react";
 import type { ReactElement } from "react";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
-import { Stone } from "../../ui/Stone.js";
 import { fullDate } from "../../words/format.js";
 import { findingPath } from "../../words/findingWords.js";
 import { machinePath } from "../shared/paths.js";
-import { figure, limitWords, placeWords } from "./roundWords.js";
-import { findingOf, type ShownRound } from "./useRounds.js";
+import { limitWords, placeWords } from "./roundWords.js";
+import { keyOf } from "./useInHand.js";
+import type { ShownRound } from "./useRounds.js";
+import { VerdictMark } from "./VerdictMark.js";
 
 /** A round that is finished, as it was: what was found first, then every check with what it was judged by. */
 export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactElement {
@@ -27,7 +30,7 @@ export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactEle
   const who = people.find(({ id }) => id === round.by)?.name ?? round.by ?? "";
   const dials = Object.entries(round.meters ?? {}).map(([id, value]) => {
     const meter = (machine.meters ?? []).find((one) => one.id === id);
-    return `${figure(value)} ${meter?.unit ?? ""}`;
+    return `${formatted(value)} ${meter?.unit ?? ""}`;
   });
   return (
     <Page
@@ -50,7 +53,7 @@ export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactEle
       <h2 className="mt-6 text-large font-bold">All checks</h2>
       <ul className="max-w-[70rem]">
         {placesOf(checklist).map((place) => (
-          <ResultLine key={placeWords(place)} {...{ shown, place }} />
+          <ResultLine key={keyOf(place)} {...{ shown, place }} />
         ))}
       </ul>
     </Page>
@@ -68,9 +71,9 @@ export function FoundList({ shown }: { readonly shown: ShownRound }): ReactEleme
       <h2 className="text-large font-bold">Found</h2>
       <ul className="max-w-[70rem]">
         {found.map((place) => {
-          const finding = findingOf(shown, place);
+          const finding = findingAtPlace(shown.book, place);
           return (
-            <li key={placeWords(place)} className="border-t border-hairline py-2">
+            <li key={keyOf(place)} className="border-t border-hairline py-2">
               <Verdict result={resultAt(shown.round, place)} />
               <strong className="block">{placeWords(place)}</strong>
               {finding !== null && (
@@ -90,14 +93,11 @@ export function FoundList({ shown }: { readonly shown: ShownRound }): ReactEleme
   );
 }
 
-const STONES: readonly string[] = ["sound", "watch", "attend", "stop"];
-
 function Verdict({ result }: { readonly result: CheckResult | null }): ReactElement {
-  const verdict = result?.verdict ?? "not judged";
   return (
     <span className="flex items-center gap-2 font-semibold">
-      {STONES.includes(verdict) && <Stone verdict={verdict as "sound"} />}
-      {verdict}
+      <VerdictMark verdict={result?.verdict} />
+      {result?.verdict ?? "not judged"}
     </span>
   );
 }
@@ -115,7 +115,7 @@ function ResultLine({
   const then = limits === null ? null : { ...limits, ...(result?.judgedBy as object | undefined) };
   const judged = then === null ? null : judgeReadings(then, result?.readings ?? []);
   const told = [
-    judged === null || then === null ? "" : `${figure(judged.value)} ${symbolOf(then.unit)}`,
+    judged === null || then === null ? "" : `${formatted(judged.value)} ${symbolOf(then.unit)}`,
     result?.picked ?? "",
     result?.reason ?? "",
     result?.note ?? "",

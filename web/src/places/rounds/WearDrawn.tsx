@@ -1,6 +1,6 @@
 import type { Wear } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { figure } from "./roundWords.js";
+import { formatted } from "../shared/atTheMachine/figures.js";
 import { WEAR_SIZE, wearScale } from "./wearScale.js";
 
 const { wide, high, foot, left, top } = WEAR_SIZE;
@@ -17,22 +17,22 @@ export function WearDrawn({
   const first = scale?.points[0];
   if (scale === null || first === undefined) return null;
   const { points, limit, ahead, meets } = scale;
-  const told = points.map(({ value }) => figure(value)).join(", ");
+  const told = points.map(({ value }) => formatted(value)).join(", ");
   return (
     <svg
       viewBox={`0 0 ${wide} ${high}`}
       role="img"
-      aria-label={`Read ${told} ${unit}; limit ${figure(limit.value)}`}
+      aria-label={`Read ${told} ${unit}; limit ${formatted(limit.value)}`}
       className="w-full max-w-[30rem] text-[14px]"
       fill="var(--ink)"
     >
       <path d={`M${left} ${top}V${foot}H${wide}`} fill="none" stroke="var(--rule)" />
       <path d={`M${left} ${limit.y}H${wide}`} stroke="var(--due)" strokeWidth="2.5" />
       <text x={left - 6} y={limit.y + 5} textAnchor="end">
-        {figure(limit.value)}
+        {formatted(limit.value)}
       </text>
       <text x={left - 6} y={first.y + 5} textAnchor="end" fill="var(--quiet)">
-        {figure(first.value)}
+        {formatted(first.value)}
       </text>
       {ahead && (
         <path

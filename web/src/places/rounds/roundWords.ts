@@ -10,10 +10,7 @@ import {
 } from "@yonderfell/core";
 import { counted, shortDate } from "../../words/format.js";
 import { figureStyle } from "../../words/writing.js";
-
-/** A figure of a check, as it is read. */
-export const figure = (value: number): string =>
-  formatNumber(Number(value.toPrecision(4)), figureStyle());
+import { formatted } from "../shared/atTheMachine/figures.js";
 
 /** A place of a round in words: `Front pads, left`. */
 export const placeWords = ({ check, point }: CheckPlace): string =>
@@ -38,11 +35,11 @@ export function howWords({ how, where, side, tool }: Check): string {
 /** What a reading is held against, and who says so. */
 export function limitWords({ unit, least, most, uncertainty, source }: CheckLimits): string {
   const bounds = [
-    ...(least === null ? [] : [`least ${figure(least)} ${symbolOf(unit)}`]),
-    ...(most === null ? [] : [`most ${figure(most)} ${symbolOf(unit)}`]),
+    ...(least === null ? [] : [`least ${formatted(least)} ${symbolOf(unit)}`]),
+    ...(most === null ? [] : [`most ${formatted(most)} ${symbolOf(unit)}`]),
   ];
   if (bounds.length === 0) return "No limit is known: it is written down for its trend.";
-  const doubt = uncertainty > 0 ? ` Tool ±${figure(uncertainty)}.` : "";
+  const doubt = uncertainty > 0 ? ` Tool ±${formatted(uncertainty)}.` : "";
   return `${bounds.join(", ")}${source === null ? "" : ` (${source})`}.${doubt}`;
 }
 
@@ -56,14 +53,14 @@ export function wearWords(
   if (trend === null || trend.slope === null || limit === null) return "";
   const span = meterUnit === "h" ? 100 : 1000;
   const per = formatNumber(Number(Math.abs(trend.slope * span).toPrecision(2)), figureStyle());
-  const pace = `Wears ${per} ${unit} in ${figure(span)} ${meterUnit}${trend.rough ? ", by few readings" : ""}.`;
+  const pace = `Wears ${per} ${unit} in ${formatted(span)} ${meterUnit}${trend.rough ? ", by few readings" : ""}.`;
   if (meets === null) return pace;
-  if (meets.likely <= today) return `${pace} It has met ${figure(limit)}.`;
+  if (meets.likely <= today) return `${pace} It has met ${formatted(limit)}.`;
   const range =
     meets.early === meets.late
       ? ""
       : ` (${shortDate(meets.early, today)} to ${shortDate(meets.late, today)})`;
-  return `${pace} Meets ${figure(limit)} about ${shortDate(meets.likely, today)}${range}.`;
+  return `${pace} Meets ${formatted(limit)} about ${shortDate(meets.likely, today)}${range}.`;
 }
 
 /** How far a round is. */

@@ -1,15 +1,15 @@
 import { checkLimits, proposedVerdict, type CheckResult } from "@yonderfell/core";
 import { useState } from "react";
+import { isStone } from "./VerdictMark.js";
 import type { CheckProps } from "./checkProps.js";
 
 type Verdict = NonNullable<CheckResult["verdict"]>;
-
-const STONES: readonly Verdict[] = ["sound", "watch", "attend", "stop"];
 
 /** The ways to say what a check in hand is. */
 export interface Judging {
   /** Tells some fields of its result, and goes on to what is open next where that is asked for. */
   readonly tell: (fields: Partial<CheckResult>, goesOn: boolean) => Promise<boolean>;
+  readonly read: (value: number) => Promise<boolean>;
   /** Says a verdict, or first asks why: where nothing was looked at, and against the figures. */
   readonly judge: (verdict: Verdict) => void;
   /** What is to be said once it has a reason; null where none is asked for. */
@@ -26,26 +26,30 @@ export function useJudging({ shown, inHand, telling, place }: CheckProps): Judgi
   const limits = checkLimits(check, shown.specifications);
   const isMeasured = (result?.readings ?? []).length > 0;
   const proposed = result === null ? null : proposedVerdict(check, limits, result);
+  const at = { check: check.id, ...(point === null ? {} : { point }) };
   const tell = async (fields: Partial<CheckResult>, goesOn: boolean): Promise<boolean> => {
-    const at = { check: check.id, ...(point === null ? {} : { point }) };
     // It stays in hand, also where it was only the first that was open.
     if (!goesOn) go(place);
-    const isTaken = await telling.tell({ ...at, ...result, ...fields });
+    const isTaken = await telling.tell({ ...at, ...fields });
     if (isTaken && goesOn) go(next);
     return isTaken;
   };
   const judge = (verdict: Verdict): void => {
     const isAgainst = isMeasured && proposed !== null && proposed !== verdict;
-    if (isAgainst || !STONES.includes(verdict)) {
+    if (isAgainst || !isStone(verdict)) {
       setOverruling(verdict);
       return;
     }
     setOverruling(null);
     void tell({ verdict, reason: null }, verdict === "sound" && !isMeasured);
   };
-  const isAboutFigures = overruling !== null && STONES.includes(overruling);
+  const isAboutFigures = overruling !== null && isStone(overruling);
   return {
     tell,
+    read: (value) => {
+      go(place);
+      return telling.read(at, value);
+    },
     judge,
     overruling,
     whyLabel: isAboutFigures

@@ -1,12 +1,11 @@
 import {
   CHECKLIST_LIBRARY,
   currentRecords,
-  findingAtPlace,
+  isFound,
   openPlaces,
   placesOf,
   roundsUnderWay,
   type Checklist,
-  type Finding,
   type Machine,
   type MachineBook,
   type MachineId,
@@ -85,9 +84,7 @@ export function useRounds():
       const machine = machines.find(({ id }) => id === round.machine);
       if (checklist === undefined || machine === undefined) return [];
       const { length: of } = placesOf(checklist);
-      const bad = (round.results ?? []).filter(({ verdict }) =>
-        ["watch", "attend", "stop"].includes(verdict ?? ""),
-      );
+      const bad = (round.results ?? []).filter(({ verdict }) => isFound(verdict));
       const done = of - openPlaces(round, checklist).length;
       return [{ round, name: checklist.name, machine, done, of, found: bad.length }];
     };
@@ -124,12 +121,4 @@ export function useChecklists(kind: string | null): readonly Walkable[] | undefi
       ...others.filter(fits).map((checklist) => ({ checklist, isKnown: false })),
     ];
   }, [own, kind]);
-}
-
-/** The open finding of a place of a round; null where there is none. */
-export function findingOf(
-  { book }: ShownRound,
-  place: Parameters<typeof findingAtPlace>[1],
-): Finding | null {
-  return findingAtPlace(book, place);
 }

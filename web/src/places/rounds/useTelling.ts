@@ -2,6 +2,7 @@ import {
   finishRound,
   dropRound,
   leaveTheRest,
+  tellReading,
   tellResult,
   type CheckResult,
   type CommandContext,
@@ -20,7 +21,9 @@ type RoundSlice = Slice<(typeof NEEDS)[number]>;
 
 /** What one does with a round: each is durable before anything is shown of it. */
 export interface Telling {
-  readonly tell: (result: CheckResult) => Promise<boolean>;
+  /** Tells something of a place, beside what was told of it before. */
+  readonly tell: (told: CheckResult) => Promise<boolean>;
+  readonly read: (at: Pick<CheckResult, "check" | "point">, value: number) => Promise<boolean>;
   readonly leaveRest: (reason: string) => Promise<boolean>;
   readonly finish: (dials: Parameters<typeof finishRound>[3]) => Promise<boolean>;
   readonly drop: () => Promise<boolean>;
@@ -41,8 +44,10 @@ export function useTelling({ round, checklist }: ShownRound): Telling {
     return saved !== null;
   };
   return {
-    tell: (result) =>
-      command((slice, context) => tellResult(slice, id, checklist, result, context), ""),
+    tell: (told) =>
+      command((slice, context) => tellResult(slice, id, checklist, told, context), ""),
+    read: (at, value) =>
+      command((slice, context) => tellReading(slice, id, checklist, at, value, context), ""),
     leaveRest: (reason) => command((slice) => leaveTheRest(slice, id, checklist, reason), ""),
     finish: (dials) =>
       command((slice) => finishRound(slice, id, checklist, dials), "The round is finished."),

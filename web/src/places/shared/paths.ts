@@ -1,4 +1,4 @@
-import type { Job, LogSection, Round } from "@yonderfell/core";
+import type { Job, LogSection } from "@yonderfell/core";
 
 /** The address of a leaf of a machine. */
 export function machinePath(id: string, leaf = ""): string {
@@ -16,6 +16,6 @@ export function jobPath(job: Pick<Job, "id" | "machine">, leaf = ""): string {
 }
 
 /** The address of a round. */
-export function roundPath(round: Pick<Round, "id" | "machine">): string {
+export function roundPath(round: { readonly id: string; readonly machine: string }): string {
   return `/rounds/${encodeURIComponent(round.machine)}/${encodeURIComponent(round.id)}`;
 }

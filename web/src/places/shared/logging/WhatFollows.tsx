@@ -14,9 +14,12 @@ export function WhatFollows({
   readonly seq: number;
   readonly machine: MachineId;
 }): ReactElement | null {
-  const { shelves, seq: reckoned } = useShelves();
+  const { shelves, seq: reckoned, failure } = useShelves();
   const source = useWorkSource(machine);
   if (source === undefined || source === null) return null;
+  if (failure !== "") {
+    return <p className="text-due">What it takes from the shelves was not reckoned: {failure}</p>;
+  }
   if (shelves === null || reckoned < seq) {
     return <p className="text-quiet">Reckoning what it takes from the shelves…</p>;
   }

@@ -1,7 +1,7 @@
 import { formatNumber, parseFigure } from "@yonderfell/core";
-import { decimalSign, figureStyle } from "../../words/writing.js";
+import { decimalSign, figureStyle } from "../../../words/writing.js";
 
-/** Litres and the like as they are shown, to a millilitre. */
+/** Litres, readings and the like as they are shown, to a thousandth. */
 export function formatted(value: number): string {
   return formatNumber(Number(value.toFixed(3)), figureStyle());
 }
