@@ -48,12 +48,13 @@ function failed(name, from) {
 
 const failures = [];
 
-/** Runs a stage; what it prints is shown whole once it has ended. */
+/** Runs a stage; what it prints is shown whole once it has ended, of one that failed at the very end. */
 async function stage([name, [command, args, more]]) {
   const from = performance.now();
   const { isWell, output } = await runQuietly(command, args, more);
-  console.log(`\n=== ${name}\n${output}--- ${name}: ${since(from)}`);
-  if (!isWell) failures.push(name);
+  const shown = `\n=== ${name}\n${output}--- ${name}: ${since(from)}`;
+  if (isWell) console.log(shown);
+  else failures.push({ name, shown });
 }
 
 /** Runs stages one after the other, until one of this lane or of another has failed. */
@@ -75,7 +76,11 @@ if (!ensurePackages()) failed("packages", started);
 if (!ensureChromium()) failed("browser", started);
 console.log(`--- packages and browser: ${since(started)}`);
 await Promise.all(LANES.map(lane));
-if (failures.length > 0) failed(failures.join(", "), started);
+if (failures.length > 0) {
+  // Last, where it is read: what went well prints a lot.
+  for (const { shown } of failures) console.log(shown);
+  failed(failures.map(({ name }) => name).join(", "), started);
+}
 console.log("\n=== real interface");
 const from = performance.now();
 const isWell = run(...npm("e2e"));

@@ -11,7 +11,7 @@ import { roundVerdictField, WITHOUT_A_LOOK } from "./verdicts.js";
 const NEEDS_A_REASON: readonly string[] = WITHOUT_A_LOOK;
 
 /** Answers to the question of a check. */
-export const ANSWERS = ["no", "yes", "not known"] as const;
+const ANSWERS = ["no", "yes", "not known"] as const;
 
 /** What a check of a round found, at one of its points or as a whole. */
 const resultSchema = z

@@ -1,6 +1,6 @@
 import type { CheckResult } from "@yonderfell/core";
 import { ChevronLeft } from "lucide-react";
-import type { ReactElement } from "react";
+import { useEffect, useRef, type ReactElement } from "react";
 import { CHOICE_BUTTON, LARGE_BUTTON } from "../../ui/buttons.js";
 import { PhotographButton } from "../shared/pictures/PhotographButton.js";
 import type { CheckProps } from "./checkProps.js";
@@ -22,6 +22,12 @@ export function RoundFoot({
 }): ReactElement {
   const before = places[at - 1] ?? null;
   const isTold = waits === "" && (result?.verdict ?? null) !== null;
+  const on = useRef<HTMLButtonElement>(null);
+  const { length: readings } = result?.readings ?? [];
+  // Once a reading may be gone on from, Enter does so.
+  useEffect(() => {
+    if (isTold && readings > 0) on.current?.focus({ preventScroll: true });
+  }, [isTold, readings]);
   return (
     <div className="sticky bottom-0 z-10 -mx-7 flex flex-wrap items-center gap-2 border-t-2 border-ink bg-ground px-7 py-3 max-sm:-mx-4 max-sm:px-4">
       <StoneButtons result={result} onVerdict={onVerdict} />
@@ -43,6 +49,7 @@ export function RoundFoot({
         }
       />
       <button
+        ref={on}
         type="button"
         data-action={isTold ? "" : undefined}
         className={`${LARGE_BUTTON} min-w-0`}
