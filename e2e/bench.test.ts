@@ -1,6 +1,6 @@
 import { bookFileText, type Book, type JobEvent } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, giveFile, go, press, write } from "./steps.js";
+import { choose, exportedText, giveFile, go, press, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -186,4 +186,15 @@ test("a job is put down with what it waits for, and stands so on the Bench", asy
   await page.keyboard.press("Enter");
   await waitForWords(page, "waits for a washer");
   expect(await page.title()).toMatch(/^Bench/);
+});
+
+test("another way of the library is chosen for a task, and stays chosen after a reload", async () => {
+  const { page } = app();
+  await go(page, "bench/new?machine=m-minibus&task=t-mini-oil");
+  await waitForWords(page, "Drain through");
+  await choose(page, "Engine oil and filter", "engine oil by suction");
+  await waitForWords(page, "Suck out, probe to the bottom");
+  await page.reload();
+  await waitForWords(page, "Suck out, probe to the bottom");
+  expect(await wordsOf(page, "main")).not.toContain("Drain through");
 });

@@ -11,6 +11,7 @@ import {
   type MachineId,
   type Task,
   type TaskId,
+  waysToChoose,
 } from "@yonderfell/core";
 import { demonstrationBook } from "./demonstrationBook.js";
 
@@ -254,6 +255,23 @@ test.each(METHODS.map((method) => [method.name, method] as const))(
     if (others === undefined) expect(made).toBeGreaterThan(0);
   },
 );
+
+test("of a fluid every way of the library for its kind can be chosen beside the usual one, whatever was chosen before", () => {
+  const [task] = named("t-bus-oil");
+  if (task === undefined) throw new Error("no task");
+  const from = fromOf(task.machine);
+  const { usual, isOwn, others } = waysToChoose(task, from);
+  expect([usual, isOwn]).toEqual(["engine oil by its drain", false]);
+  expect(others).toEqual(["engine oil by suction", "engine oil with a sample"]);
+  const chosen = new Map([[task.id, "engine oil by suction"]]);
+  expect(waysToChoose(task, { ...from, chosen })).toEqual({ usual, isOwn, others });
+  const names = (with_: CardFrom): string =>
+    makeCard([task], with_)
+      .steps.map(({ name }) => name)
+      .join("\n");
+  expect(names({ ...from, chosen })).toContain("Suck out");
+  expect(names(from)).not.toContain("Suck out");
+});
 
 test("each method with words is the one that its own name asks for", () => {
   for (const { name, words } of METHODS.filter((method) => method.words !== undefined)) {

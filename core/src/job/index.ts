@@ -35,6 +35,7 @@ export type { StepVerdict } from "../inspect/verdict.js";
 export { type JobState, jobState } from "./jobState.js";
 export { cardFrom, type CardFrom } from "./make/cardFrom.js";
 export { DANGERS } from "./make/cautions.js";
+export { waysToChoose } from "./make/chooseWay.js";
 export { METHODS } from "./make/library/index.js";
 export { makeCard, type MadeCard } from "./make/makeCard.js";
 export type { CardLack } from "./make/places.js";

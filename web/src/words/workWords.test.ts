@@ -29,7 +29,7 @@ test("an entry tells what went in and out, parts, who, bills, and what it came t
     "engine 12.6 L Fellmaster 15W-40, 11.9 L came out",
     "HD 4510 Oil filter",
     "2 × washer",
-    "pad, left 9 mm sound",
+    "pad, left: 9 mm, sound",
     "Edda Tarn 60 min",
     "alignment (shop)",
     "120.00 cr, 1 line without a price",

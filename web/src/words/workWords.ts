@@ -37,9 +37,10 @@ export function partWords({ parts }: Entry, names: WorkNames): string[] {
   );
 }
 
-/** What was measured: `pad, left 9 mm sound`. */
+/** What was measured: `pad, left: 9 mm, sound`. */
 export function measureWords({ name, readings, verdict }: Measure): string {
-  return joined([name, (readings ?? []).map(quantityWords).join(", "), verdict]);
+  const found = [...(readings ?? []).map(quantityWords), verdict].filter(Boolean).join(", ");
+  return [name, found].filter((words) => words !== "").join(": ");
 }
 
 /** `52.40 cr, 2 lines without a price`, `paid under warranty`; nothing where nothing was said to cost anything. */

@@ -73,6 +73,18 @@ export function supersededIds(records: readonly DatedRecord[]): Set<string> {
   return new Set(records.flatMap((record) => record.replaces ?? []));
 }
 
+/** What a record has become through any number of corrections: the one that counts in its place; null where it is not there, or the last is void. */
+export function standingFor<T extends DatedRecord>(records: readonly T[], id: string): T | null {
+  let found = records.find((one) => one.id === id);
+  for (let steps = 0; steps < records.length && found !== undefined; steps += 1) {
+    const { id: known } = found;
+    const next = records.find(({ replaces }) => replaces === known);
+    if (next === undefined) break;
+    found = next;
+  }
+  return found === undefined || found.void === true ? null : found;
+}
+
 /** The order of the record that the one at a position goes back to, through any number of replacements. */
 function rootOrder(records: readonly DatedRecord[]): (index: number) => number {
   const placeById = new Map(records.map((record, index) => [record.id, index]));

@@ -1,5 +1,5 @@
 export { crossingRecords } from "./crossing.js";
-export { byDate, currentRecords, supersededIds } from "./currentRecords.js";
+export { byDate, currentRecords, standingFor, supersededIds } from "./currentRecords.js";
 export type { DatedOfMachine, DatedRecord } from "./dated.js";
 export {
   checklistsNamed,

@@ -101,6 +101,31 @@ export function waysFor(task: Task, from: CardFrom, lacks: CardLack[]): Used[] {
   return [{ way: plainWay(task.name), isOwn, tasks, use: null, fluid: null }];
 }
 
+/** The ways that a task may be done by. */
+export interface WaysToChoose {
+  /** What it is done by where none is chosen. */
+  readonly usual: string;
+  /** Whether that is the machine's own way, or a method of the book. */
+  readonly isOwn: boolean;
+  /** Names of the others, of the library: those for the same kind of fluid, or that its name asks for. */
+  readonly others: readonly string[];
+}
+
+/** Which ways a task of a machine may be done by, whatever was chosen for it: those of the library for its fluid or its name, beside the one it is done by. */
+export function waysToChoose(task: Task, from: CardFrom): WaysToChoose {
+  const used = waysFor(task, { ...from, chosen: new Map() }, []);
+  const kinds = new Set<string>(used.flatMap(({ fluid }) => fluid?.kind ?? []));
+  const [first] = used;
+  const usual = first?.way.name ?? task.name;
+  const isOwn = first?.isOwn ?? false;
+  const fits = (way: Way): boolean =>
+    kinds.size === 0
+      ? way.words?.test(task.name) === true
+      : fluidKindsOf(way).some((kind) => kinds.has(kind));
+  const others = METHODS.filter((way) => fits(way) && (isOwn || way.name !== usual));
+  return { usual, isOwn, others: others.map(({ name }) => name) };
+}
+
 /** Litres that a task takes of a system; null where they are not known, or it is weighed. */
 export function litresOf({ use, fluid }: Pick<Used, "use" | "fluid">): number | null {
   const amount = use === null || fluid === null ? null : quantityOfUse(use, fluid);

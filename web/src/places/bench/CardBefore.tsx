@@ -1,6 +1,7 @@
 import {
   cardIssuesOf,
   openJob,
+  waysToChoose,
   type JobId,
   type JobStep,
   type MachineId,
@@ -14,7 +15,7 @@ import { useNavigate } from "react-router";
 import { useBook } from "../../session/openBook.js";
 import { useCommands } from "../../session/useCommands.js";
 import { PRIMARY_BUTTON } from "../../ui/buttons.js";
-import { CheckField, TextField } from "../../ui/fields.js";
+import { CheckField, SelectField, TextField } from "../../ui/fields.js";
 import { FormFoot } from "../../ui/FormFoot.js";
 import { CardSteps } from "./CardSteps.js";
 import { openIssueWords } from "./benchWords.js";
@@ -32,17 +33,21 @@ export interface ToBegin {
   readonly machine: MachineId;
   readonly tasks: readonly string[];
   readonly findings: readonly string[];
+  /** Names of ways that were chosen for tasks, by task. */
+  readonly ways: ReadonlyMap<string, string>;
   readonly visit: string | null;
   readonly onTasks: (tasks: readonly string[]) => void;
+  /** Chooses a way for a task; the usual one where it is empty. */
+  readonly onWay: (task: string, way: string) => void;
 }
 
 /** The card of a job that is looked through before it begins: what is missing, which tools, how long, what it costs; its steps. */
 export function CardBefore(props: ToBegin): ReactElement | null {
-  const found = useMadeCard(props.machine, props.tasks, props.findings);
+  const found = useMadeCard(props.machine, props.tasks, props.findings, props.ways);
   if (found === undefined) return null;
   if (found === null) return <p className="py-6">The book has no such machine.</p>;
-  // Of other tasks another card is made: what was changed on the one before goes with it.
-  const key = JSON.stringify([props.tasks, props.findings]);
+  // Of other tasks, or by another way, another card is made: what was changed on the one before goes with it.
+  const key = JSON.stringify([props.tasks, props.findings, [...props.ways]]);
   return <MadeBefore key={key} {...props} found={found} />;
 }
 
@@ -60,6 +65,7 @@ function MadeBefore({ found, ...props }: ToBegin & { readonly found: FoundCard }
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_25rem]">
         <div className="space-y-6">
           <WhatIsDone all={all} tasks={tasks} onTasks={onTasks} />
+          <ByWhichWay {...props} found={found} />
           {tasks.length === 0 && findings.length === 0 && (
             <TextField label="Or something else, in a few words" value={name} onChange={setName} />
           )}
@@ -115,6 +121,37 @@ function WhatIsDone({
             onChange={(isChosen) =>
               onTasks(isChosen ? [...tasks, task.id] : tasks.filter((one) => one !== task.id))
             }
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** By which way each task is done, where there is more than one. */
+function ByWhichWay({
+  found: { source, from },
+  tasks,
+  ways,
+  onWay,
+}: ToBegin & { readonly found: FoundCard }): ReactElement | null {
+  const chosen = source.book.tasks.filter(({ id }) => tasks.includes(id));
+  const fields = chosen.flatMap((task) => {
+    const { usual, isOwn, others } = waysToChoose(task, from);
+    return others.length === 0 ? [] : [{ task, usual: isOwn ? "its own way" : usual, others }];
+  });
+  if (fields.length === 0) return null;
+  return (
+    <fieldset>
+      <legend className="text-large font-bold">By which way</legend>
+      <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+        {fields.map(({ task, usual, others }) => (
+          <SelectField
+            key={task.id}
+            label={task.name}
+            value={ways.get(task.id) ?? ""}
+            choices={[["", `${usual}, as usual`], ...others.map((name) => [name, name] as const)]}
+            onChange={(way) => onWay(task.id, way)}
           />
         ))}
       </div>

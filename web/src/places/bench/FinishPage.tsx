@@ -58,7 +58,7 @@ export default function FinishPage(): ReactElement | null {
       <LogWorkForm
         {...{ ...found, work, kept, asked: [], closes: [], measures: [] }}
         correcting={null}
-        finishing={{ job: jobName, proposed, day }}
+        finishing={{ job: jobName, proposed, day, toldAt: at }}
       />
       {!now?.job.finished && <AlsoWritten proposed={proposed} shown={shown} />}
     </Page>

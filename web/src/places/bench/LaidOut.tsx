@@ -44,8 +44,9 @@ function Taken({ card: { takes, short } }: { readonly card: MadeCard }): ReactEl
   const shortOf = (id: string, from: "stock" | "bought"): string => {
     const one = short.find(({ part, product }) => part === id || product === id);
     if (one === undefined) return from === "bought" ? "to be bought" : "";
-    return one.onHand < 0
-      ? "the counts do not agree"
+    if (one.onHand < 0) return "the counts do not agree";
+    return one.onHand === 0
+      ? "none there"
       : `only ${formatted(one.onHand)}${one.unit === "piece" ? "" : ` ${one.unit}`} there`;
   };
   return (

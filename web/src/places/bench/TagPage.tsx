@@ -1,5 +1,6 @@
 import {
   dayOf,
+  standingFor,
   type BoardMachine,
   type Entry,
   type MachineId,
@@ -7,6 +8,8 @@ import {
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link, useParams } from "react-router";
+import { useLiveOf } from "../../data/useLiveOf.js";
+import { useBook } from "../../session/openBook.js";
 import { useMachineBook } from "../../session/useMachineBook.js";
 import { useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
@@ -18,20 +21,33 @@ import { quantityWords } from "../../words/quantityWords.js";
 import { jobTitle } from "./benchWords.js";
 import { jobPath } from "../shared/paths.js";
 import { useShownJob } from "./useBench.js";
+import { useSystemNames } from "./useSystemNames.js";
 
 /** What is written on the filter and under the bonnet once a job is finished: day, dial, what went in, what comes next. */
 export default function TagPage(): ReactElement | null {
   const { machineId = "", jobId = "" } = useParams();
   const shown = useShownJob(machineId as MachineId, jobId);
   const found = useMachineBook(machineId as MachineId);
+  const { storage } = useBook();
+  const products = useLiveOf("products", () => storage.list("products"), [storage]);
+  const systemOf = useSystemNames(machineId as MachineId);
   const onBoard = useAppSelector((state) =>
     state.board.machines.find(({ machine }) => machine.id === machineId),
   );
-  if (shown === undefined || found === undefined) return null;
-  const entry = found?.book.entries.find(({ id }) => id === shown?.job.finished?.entry);
-  if (shown === null || entry === undefined) {
-    return <NoSuchJob title="Tag" words="There is a tag once the job is finished." />;
+  if (shown === undefined || found === undefined || products === undefined) return null;
+  const written = shown?.job.finished?.entry;
+  const entry = written ? standingFor(found?.book.entries ?? [], written) : null;
+  if (shown === null || entry === null) {
+    const words = written
+      ? "What the job wrote has been struck out of the log: there is nothing to tag."
+      : "There is a tag once the job is finished.";
+    return <NoSuchJob title="Tag" words={words} />;
   }
+  const filled = (entry.fluids ?? []).flatMap(({ fluid, product, in: amount }) => {
+    if (!amount) return [];
+    const name = products.find(({ id }) => id === product)?.name ?? "";
+    return [[systemOf(fluid), quantityWords(amount), name].filter(Boolean).join(" ")];
+  });
   const title = `${shown.machine.tag} ${jobTitle(shown)}`;
   return (
     <Page
@@ -48,8 +64,8 @@ export default function TagPage(): ReactElement | null {
       }
     >
       <div className="flex flex-wrap gap-6">
-        <TagOf name="On the filter" entry={entry} shown={shown} onBoard={null} />
-        <TagOf name="Under the bonnet" entry={entry} shown={shown} onBoard={onBoard ?? null} />
+        <TagOf name="On the filter" {...{ entry, filled, shown }} onBoard={null} />
+        <TagOf name="Under the bonnet" {...{ entry, filled, shown }} onBoard={onBoard ?? null} />
       </div>
     </Page>
   );
@@ -74,11 +90,14 @@ function nextWords({ limits }: TaskReckoning, machine: BoardMachine): string {
 function TagOf({
   name,
   entry,
+  filled,
   shown: { machine, tasks },
   onBoard,
 }: {
   readonly name: string;
   readonly entry: Entry;
+  /** What went in, each as one line. */
+  readonly filled: readonly string[];
   readonly shown: NonNullable<ReturnType<typeof useShownJob>>;
   /** The machine with what is due on it; null where the tag does not say. */
   readonly onBoard: BoardMachine | null;
@@ -100,9 +119,9 @@ function TagOf({
         {fullDate(dayOf(entry.date))}
         {dials.length > 0 && ` · ${dials.join(" · ")}`}
       </p>
-      {(entry.fluids ?? []).map(({ fluid, in: filled }) =>
-        filled ? <p key={fluid}>{quantityWords(filled)} in</p> : null,
-      )}
+      {filled.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
       {next.length > 0 && (
         <>
           <h3 className="mt-2 border-t border-rule pt-2 text-fine text-quiet">Next</h3>

@@ -36,7 +36,7 @@ export function LogWorkForm(start: LogStart): ReactElement {
   return (
     <form onSubmit={(event) => void state.save(event)} className="max-w-[76rem]">
       <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_27rem]">
-        {state.isKept && <GoneOnWith onStartAfresh={state.startAfresh} />}
+        {state.isKept && <GoneOnWith start={start} onStartAfresh={state.startAfresh} />}
         <TaskChoice
           outlook={outlook}
           chosen={form.tasks}
@@ -146,13 +146,22 @@ function DraftNote({ draft }: Pick<LogFormState, "draft">): ReactElement {
 }
 
 function GoneOnWith({
+  start: { kept, finishing },
   onStartAfresh,
 }: {
+  readonly start: LogStart;
   readonly onStartAfresh: () => Promise<void>;
 }): ReactElement {
+  const toldAt = finishing?.toldAt ?? null;
+  const isOlder = toldAt !== null && kept !== null && Date.parse(kept.at) < toldAt;
   return (
     <p className="flex flex-wrap items-center gap-3 text-quiet lg:col-span-2">
       Kept from when you last were here.
+      {isOlder && (
+        <strong className="font-semibold text-due">
+          More was told at the job since, which is not in it: start afresh takes it in.
+        </strong>
+      )}
       <button type="button" className={QUIET_BUTTON} onClick={() => void onStartAfresh()}>
         Start afresh
       </button>

@@ -64,6 +64,8 @@ interface Finishing {
   readonly job: JobId;
   readonly proposed: JobWork;
   readonly day: DayNumber;
+  /** When something was last told of the job; null where nothing was. */
+  readonly toldAt: number | null;
 }
 
 /** Work that has been saved: its tasks, and the dates it moved. */
