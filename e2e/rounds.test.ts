@@ -64,11 +64,7 @@ async function read(value: string): Promise<void> {
     })(),
   );
   const next = `${CHECK} button[data-action]:not([disabled])`;
-  await page.waitForFunction(
-    (selector) => document.querySelector(`${selector} [role=status] strong`) !== null,
-    {},
-    CHECK,
-  );
+  await page.waitForSelector(`${CHECK} [role=status] strong`);
   await page.waitForSelector(next);
   await act(page.locator(next).click());
   await anotherThan(before);

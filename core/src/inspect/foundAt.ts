@@ -9,6 +9,7 @@ import { formatNumber } from "../quantity/formatQuantity.js";
 import { symbolOf } from "../quantity/unit.js";
 import type { CheckLimits } from "./checkLimits.js";
 import { judgeReadings, pickOf } from "./judgeCheck.js";
+import { judgeSum } from "./judgeSum.js";
 import { isFound, type CheckPlace, type CheckResult, type FoundVerdict } from "./places.js";
 
 /** What to watch is looked at again after so many days, unless somebody says otherwise. */
@@ -57,12 +58,15 @@ function foundFields(
   const { answered } = result;
   const answer = separates && answered ? `${separates.ask} ${answered}` : "";
   const cause = answered === "yes" || answered === "no" ? separates?.[answered] : null;
-  const evidence = [readingWords(result, limits), result.picked, answer, result.note];
+  const signs = judgeSum(check, result.figures)?.signs ?? [];
+  const seen = signs.map((sign) => sign.seen);
+  const evidence = [readingWords(result, limits), ...seen, result.picked, answer, result.note];
+  const [first] = signs;
   return said({
     verdict: result.verdict,
     evidence: evidence.filter(Boolean).join("; "),
-    consequence: pick?.means,
-    todo: pick?.todo,
+    consequence: pick?.means ?? first?.means,
+    todo: pick?.todo ?? first?.todo,
     where: [check.where, point].filter(Boolean).join(", "),
     side: check.side,
     ...(cause ? { also: [cause] } : {}),

@@ -1,6 +1,15 @@
 export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
 export { findingAtPlace } from "./foundAt.js";
 export { isAsked, judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
+export {
+  CHECK_SUMS,
+  type Figures,
+  figuresBefore,
+  type JudgedSum,
+  judgeSum,
+  knownFigures,
+  sumOfCheck,
+} from "./judgeSum.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";
 export {
   type CheckPlace,
@@ -18,7 +27,9 @@ export {
   leaveTheRest,
   type RoundIssue,
   roundsUnderWay,
+  tellFigures,
   tellReading,
   tellResult,
 } from "./roundCommands.js";
+export { sharedCauses, unevenPairs } from "./together.js";
 export { type Wear, wearOf } from "./wear.js";

@@ -2,6 +2,7 @@ import type { Check } from "../book/records/checklist.js";
 import { valueIn, type Quantity } from "../quantity/quantity.js";
 import { dimensionOf } from "../quantity/unit.js";
 import type { CheckLimits } from "./checkLimits.js";
+import { judgeSum } from "./judgeSum.js";
 import { isFound, type CheckResult } from "./places.js";
 import { verdictOf, type StepVerdict, type Verdict } from "./verdict.js";
 
@@ -44,15 +45,14 @@ export function pickOf({ picks }: Check, word: string | null | undefined): Check
   return (picks ?? []).find((pick) => pick.word === word) ?? null;
 }
 
-/** The verdict that a result would have by its figures or its word, before a person says otherwise; null where neither says anything. */
+/** The verdict that a result would have by its sum, its readings or its word, before a person says otherwise; null where neither says anything. */
 export function proposedVerdict(
   check: Check,
   limits: CheckLimits | null,
-  result: {
-    readonly readings?: readonly Quantity[] | undefined;
-    readonly picked?: string | null | undefined;
-  },
+  result: Pick<CheckResult, "readings" | "picked" | "figures">,
 ): Verdict | "too close to call" | null {
+  const bySum = judgeSum(check, result.figures);
+  if (bySum !== null) return bySum.verdict;
   const judged = limits === null ? null : judgeReadings(limits, result.readings ?? []);
   return judged?.verdict ?? pickOf(check, result.picked)?.verdict ?? null;
 }

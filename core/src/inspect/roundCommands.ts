@@ -11,6 +11,7 @@ import { currentStop } from "../machine/outOfService.js";
 import { findingAgain, findingAt, findingAtPlace } from "./foundAt.js";
 import { checkLimits } from "./checkLimits.js";
 import { judgeReadings } from "./judgeCheck.js";
+import { judgeSum, sumOfCheck, type Figures } from "./judgeSum.js";
 import {
   isFound,
   openPlaces,
@@ -29,6 +30,8 @@ export type RoundIssue =
   | { readonly code: "no-such-check" }
   /** Could not be measured, does not apply, left closed: why? */
   | { readonly code: "reason-missing" }
+  /** The sum of the check has no answer to such figures. */
+  | { readonly code: "no-answer" }
   /** Nothing is said of so many places yet. */
   | { readonly code: "still-open"; readonly count: number };
 
@@ -201,6 +204,26 @@ export function tellReading(
   const said = wasNotLookedAt ? null : (before?.verdict ?? null);
   const verdict = judgeReadings(limits, readings)?.verdict ?? said;
   const told = { ...at, readings, reason: null, verdict };
+  return tellResult(slice, id, checklist, told, context);
+}
+
+/** Tells the figures of a place whose check is judged by a sum: the answer is its verdict until a person says otherwise. Refused as {@link tellResult}, for a check without a sum, and where the sum has no answer. */
+export function tellFigures(
+  slice: RoundSlice,
+  id: string,
+  checklist: Checklist,
+  at: Pick<CheckResult, "check" | "point">,
+  figures: Figures,
+  context: CommandContext,
+): CommandResult<RoundIssue> {
+  const place = placesOf(checklist).find((one) => isAt(one, at));
+  if (place === undefined || sumOfCheck(place.check) === null) {
+    return failure([{ code: "no-such-check" }]);
+  }
+  const judged = judgeSum(place.check, figures);
+  if (judged === null) return failure([{ code: "no-answer" }]);
+  const readings = judged.reading === null ? [] : [judged.reading];
+  const told = { ...at, figures, readings, reason: null, verdict: judged.verdict };
   return tellResult(slice, id, checklist, told, context);
 }
 

@@ -1,25 +1,14 @@
 import fc from "fast-check";
-import type { Change } from "../book/change/change.js";
-import type { CommandContext } from "../book/change/command.js";
+import { roundGround } from "../../test/roundGround.js";
 import { RECORD_SCHEMAS } from "../book/records/recordSchemas.js";
-import type { Finding } from "../book/records/finding.js";
-import type { Machine } from "../book/records/machine.js";
-import type { Round } from "../book/records/round.js";
 import type { Specification } from "../book/records/specification.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { checklist, look, measure, sound, stop, watch } from "./library/draft.js";
 import { checkLimits } from "./checkLimits.js";
 import { isAsked, judgeReadings, proposedVerdict, readAgain } from "./judgeCheck.js";
 import { CHECKLIST_LIBRARY } from "./library/index.js";
-import { openPlaces, placesOf, type CheckResult } from "./places.js";
-import {
-  beginRound,
-  dropRound,
-  finishRound,
-  leaveTheRest,
-  tellReading,
-  tellResult,
-} from "./roundCommands.js";
+import { openPlaces, placesOf } from "./places.js";
+import { dropRound, finishRound, leaveTheRest } from "./roundCommands.js";
 import { verdictOf } from "./verdict.js";
 
 const mm = (value: number) => ({ value, unit: "mm" as const });
@@ -39,54 +28,7 @@ const [PADS, HOSE] = LIST.checks as [
   NonNullable<typeof LIST.checks>[number],
 ];
 
-const MACHINE = { id: "m", tag: "07", name: "Bus", kind: "bus" } as unknown as Machine;
-
-/** A machine's records on which commands are run one after the other. */
-function ground(specifications: readonly Specification[] = []) {
-  let ids = 0;
-  const context: CommandContext = {
-    today: dayOf("2026-11-30"),
-    nextSeq: () => (ids += 1),
-    newId: () => `n${(ids += 1)}`,
-  };
-  const held = {
-    machines: [MACHINE] as [Machine],
-    rounds: [] as Round[],
-    findings: [] as Finding[],
-    entries: [],
-    specifications,
-  };
-  const take = (change: Change): void => {
-    for (const { section, id, after } of change.records) {
-      const list = held[section as "rounds"] as { readonly id: string }[] | undefined;
-      if (list === undefined) continue;
-      const at = list.findIndex((one) => one.id === id);
-      if (after === null) list.splice(at, 1);
-      else if (at < 0) list.push(after);
-      else list[at] = after;
-    }
-  };
-  const begun = beginRound(held, { checklist: LIST, isKnown: true, by: "pe-et" }, context);
-  if (!begun.ok) throw new Error("a round can be begun");
-  take(begun.value);
-  const round = (): Round => held.rounds[0] as Round;
-  const tell = (result: Partial<CheckResult>): string => {
-    const told = { check: PADS.id, ...result } as CheckResult;
-    const answer = tellResult(held, round().id, LIST, told, context);
-    if (answer.ok) take(answer.value);
-    return answer.ok ? "told" : (answer.issues[0]?.code ?? "");
-  };
-  const read = (point: string, value: number): string => {
-    const answer = tellReading(held, round().id, LIST, { check: PADS.id, point }, value, context);
-    if (answer.ok) take(answer.value);
-    return answer.ok ? "told" : (answer.issues[0]?.code ?? "");
-  };
-  /** A person changes the first finding. */
-  const decide = (fields: Partial<Finding>): void => {
-    held.findings[0] = { ...(held.findings[0] as Finding), ...fields };
-  };
-  return { held, round, tell, read, decide, take, context };
-}
+const ground = (specifications: readonly Specification[] = []) => roundGround(LIST, specifications);
 
 describe("the limits of a check", () => {
   const plate = (least: number): Specification =>

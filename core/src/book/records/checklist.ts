@@ -14,6 +14,12 @@ const CHECK_WAYS = [
 
 const unitField = z.enum(UNIT_NAMES as readonly [Unit, ...Unit[]], "the name of a unit");
 
+/** What a field of a sum is filled in with. */
+export const figureField = z.union(
+  [numberField, textField, z.array(textField)],
+  "a number, text, or a list of texts",
+);
+
 /** What a reading is judged by: in a checklist, and kept with the result it judged. */
 export const judgedByFields = {
   unit: unitField.nullish(),
@@ -66,6 +72,12 @@ const checkSchema = z.looseObject(
       .nullish(),
     /** Which way it goes as it wears. */
     wears: z.enum(["up", "down"], "up or down").nullish(),
+    /** The sum that judges its figures, such as `tread` or `battery`; one that is not known judges nothing. */
+    sum: textField.nullish(),
+    /** What the sum is asked with where nobody says otherwise, by the names of its fields. */
+    given: z.record(z.string(), figureField, "figures by name").nullish(),
+    /** Left and right that differ by more are unlike, in the unit. */
+    uneven: notNegativeField.nullish(),
     /** The kind of fluid it looks at. */
     fluid: textField.nullish(),
     /** The figure of the machine's plate that its limit is. */

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { datedFields, noteField } from "../slice/dated.js";
-import { judgedByFields } from "./checklist.js";
+import { figureField, judgedByFields } from "./checklist.js";
 import { eachOnce } from "./eachOnce.js";
 import { flagField, nameField, numberField, textField } from "./fields.js";
 import { checklistIdField, machineIdField, meterIdField, roundIdField } from "./ids.js";
@@ -22,6 +22,8 @@ const resultSchema = z
       /** One of its points; null for the check as a whole. */
       point: nameField.nullish(),
       readings: z.array(quantitySchema, "a list of quantities").optional(),
+      /** What the sum of the check was asked with, by the names of its fields. */
+      figures: z.record(z.string(), figureField, "figures by name").nullish(),
       picked: textField.nullish(),
       /** What was answered to the question that tells two causes apart. */
       answered: z.enum(ANSWERS, ANSWERS.join(", ")).nullish(),

@@ -36,6 +36,7 @@ import {
   TREAD,
   TYRES_SEEN,
 } from "./shared.js";
+import { BRAKE_FLUID_TEST, tyreAge } from "./tested.js";
 
 const STANDS = "On stands, wheels chocked; never under a jack alone";
 
@@ -74,21 +75,22 @@ const WHEELS_OFF = [
 
 const MILESTONE = [
   ...[BATTERY, FREEZE, BELT, HOSES, TREAD, TYRES_SEEN],
-  look("Tyre date codes", "wheels", "under six years; over ten they go"),
+  tyreAge(WHEELS),
   look("Tyres turned as the handbook says", "wheels", "rotation and direction right"),
-  ...[PLAY, PADS, LAMPS, LEAKS, EXHAUST, DIAL_LAMPS, STEERING_BRAKES],
+  ...[PLAY, PADS, BRAKE_FLUID_TEST, LAMPS, LEAKS, EXHAUST, DIAL_LAMPS, STEERING_BRAKES],
   look("Rust at sills, mounts and brake lines", "under it", "surface only"),
 ];
 
 const JOURNEY = [
   look("What the owner or driver reports", "at the seat", "nothing, or put right"),
   look("Fitted against specified: battery, tyres, wipers, bulbs", "all round", "as the plate says"),
-  look("Tyre date codes, the spare too", "wheels", "under six years"),
+  tyreAge([...WHEELS, "spare"]),
   measure("Tyre pressures, cold", "wheels", "as the door placard says for the load", {
     ...{ unit: "bar", points: [...WHEELS, "spare"], specification: "tyre pressure", tool: "gauge" },
   }),
   ...[OIL_LEVEL, COOLANT_LEVEL, FREEZE, BELT, HOSES, LEAKS],
-  look("Strips: coolant and brake fluid", "bonnet", "in the band of their label"),
+  BRAKE_FLUID_TEST,
+  look("Strip in the coolant", "bonnet", "in the band of its label"),
   works("Dials and warning lamps, all alive", "at the seat", "none dead"),
   works("Wipers, washers and lamps", "at the seat", "wipe clear, all light"),
   look("What is carried: jack, triangle, spare fluid, lamp", "boot", "there"),

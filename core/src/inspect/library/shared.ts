@@ -139,6 +139,7 @@ export const TREAD: CheckDraft = measure(
     ...{ unit: "mm", wears: "down", points: WHEELS, least: 1.6, watchLeast: 3 },
     ...{ severity: "stop", source: "law, for cars; others by their own", tool: "depth gauge" },
     ...{ resolution: 0.1, specification: "tread" },
+    ...{ sum: "tread", given: { limit: 1.6, watch: 3 } },
   },
 );
 
@@ -147,8 +148,8 @@ export const BATTERY: CheckDraft = measure(
   "battery",
   "rested four hours, terminals clean and tight, clamped, no swelling",
   {
-    ...{ unit: "V", wears: "down", least: 12.2, watchLeast: 12.45, resolution: 0.01 },
-    ...{ source: "rule of thumb, 12 V flooded; twice that for 24 V", tool: "voltmeter" },
+    ...{ unit: "V", resolution: 0.01, tool: "voltmeter" },
+    ...{ sum: "battery", given: { rested: 4 }, source: "usual resting voltages by kind" },
     caution: "It gives off gas: no flame, no spark; eyes protected",
   },
 );
@@ -158,9 +159,8 @@ export const FREEZE: CheckDraft = measure(
   "cooling system",
   "five degrees below the coldest day expected",
   {
-    ...{ unit: "degC", most: -25, watchMost: -30, resolution: 1, tool: "refractometer" },
+    ...{ unit: "degC", resolution: 1, tool: "refractometer", sum: "coolant-judge" },
     ...{
-      source: "rule of thumb",
       fluid: "coolant",
       caution: HOT,
       specification: "coolant freezes at",
@@ -181,6 +181,7 @@ export const PADS: CheckDraft = measure(
     ...{ unit: "mm", wears: "down", points: WHEELS, least: 3, watchLeast: 4.5 },
     ...{ severity: "stop", source: "usual limit of cars", tool: "calliper" },
     ...{ uncertainty: 0.2, resolution: 0.1, caution: STANDS, specification: "brake lining" },
+    uneven: 2,
     separates: {
       ask: "Is the inner one worn more than the outer?",
       yes: "a sliding pin is seized: free it before new pads go on",

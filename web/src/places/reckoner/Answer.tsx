@@ -4,9 +4,9 @@ import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { quantityWords } from "../../words/quantityWords.js";
 import { useReckonerCalls, type Measure } from "../../session/reckonerCalls.js";
 import { Plot } from "./Plot.js";
-import type { Outcome } from "./reckoned.js";
-import { answerText, outcomeWords } from "./reckonerWords.js";
-import type { Given, SumForm, Told } from "./sumForm.js";
+import type { Outcome } from "../shared/sums/reckoned.js";
+import { answerText, outcomeWords } from "../shared/sums/sumWords.js";
+import type { Given, SumForm, Told } from "../shared/sums/sumForm.js";
 
 interface AnswerProps {
   readonly form: SumForm;

@@ -1,5 +1,5 @@
 import type { ReactElement } from "react";
-import type { PlotPoint, PlotSpec } from "./plot.js";
+import type { PlotPoint, PlotSpec } from "../shared/sums/plot.js";
 
 const WIDE = 360;
 const HIGH = 200;

@@ -5,9 +5,9 @@ import { overlayClosed } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { FIELD } from "../../ui/buttons.js";
 import { DialogFrame } from "../../ui/DialogFrame.js";
-import type { Typed } from "./readFields.js";
-import { SUBJECTS, type SumForm } from "./sumForm.js";
-import { formsFor, SUM_FORMS } from "./sumForms.js";
+import type { Typed } from "../shared/sums/readFields.js";
+import { SUBJECTS, type SumForm } from "../shared/sums/sumForm.js";
+import { formsFor, SUM_FORMS } from "../shared/sums/sumForms.js";
 import { SumPage } from "./SumPage.js";
 import { useKnownMachine } from "./useKnownMachine.js";
 

@@ -4,12 +4,12 @@ import { useNavigate } from "react-router";
 import { useReckonerCalls, type Measure } from "../../session/reckonerCalls.js";
 import { useBookGallons } from "../../session/useBookGallons.js";
 import { Answer } from "./Answer.js";
-import { fromMachine, type KnownMachine } from "./fromMachine.js";
-import { reckoned, type Outcome } from "./reckoned.js";
-import { fieldProblemWords, outcomeWords } from "./reckonerWords.js";
-import type { Typed } from "./readFields.js";
-import { SumField } from "./SumField.js";
-import type { SumForm } from "./sumForm.js";
+import { fromMachine, type KnownMachine } from "../shared/sums/fromMachine.js";
+import { reckoned, type Outcome } from "../shared/sums/reckoned.js";
+import { fieldProblemWords, outcomeWords } from "../shared/sums/sumWords.js";
+import type { Typed } from "../shared/sums/readFields.js";
+import { SumField } from "../shared/sums/SumField.js";
+import type { SumForm } from "../shared/sums/sumForm.js";
 
 /** One sum: what it takes, and its answer while one types. */
 export function SumPage({

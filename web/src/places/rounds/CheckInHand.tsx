@@ -4,6 +4,8 @@ import {
   isFound,
   judgeReadings,
   readAgain,
+  sumOfCheck,
+  symbolOf,
   wearOf,
   type CheckResult,
 } from "@yonderfell/core";
@@ -12,10 +14,11 @@ import { useAppSelector } from "../../session/store.js";
 import { Because } from "../shared/atTheMachine/Because.js";
 import { FoundHere } from "./FoundHere.js";
 import { PickCheck } from "./PickCheck.js";
-import { ReadCheck } from "./ReadCheck.js";
+import { ReadCheck, Worn } from "./ReadCheck.js";
 import { RoundFoot } from "./RoundFoot.js";
 import { howWords, placeWords } from "./roundWords.js";
 import type { CheckProps } from "./checkProps.js";
+import { SumCheck } from "./SumCheck.js";
 import { useJudging, type Judging } from "./useJudging.js";
 import { WithoutLook } from "./VerdictButtons.js";
 
@@ -28,11 +31,12 @@ export function CheckInHand(props: CheckProps): ReactElement {
   const { tell } = judging;
   const limits = checkLimits(check, shown.specifications);
   const judged = limits === null ? null : judgeReadings(limits, result?.readings ?? []);
-  const waits = readAgain(judged, result?.readings ?? [])
-    ? "Read it again"
-    : isAsked(check, result)
-      ? "Answer first"
-      : "";
+  const waits =
+    sumOfCheck(check) === null && readAgain(judged, result?.readings ?? [])
+      ? "Read it again"
+      : isAsked(check, result)
+        ? "Answer first"
+        : "";
   return (
     <section aria-label="Check in hand" className="flex flex-1 flex-col gap-4">
       <CheckHead {...props} />
@@ -97,23 +101,32 @@ function CheckHead({ inHand: { at, places }, place }: CheckProps): ReactElement 
   );
 }
 
-/** The field of what is read, where the check is read. */
-function Reading({
-  shown,
-  inHand: { result },
-  place,
-  judging: { read, tell },
-}: CheckProps & { readonly judging: Judging }): ReactElement | null {
+/** The field of what is read, where the check is read, or the fields of its sum. */
+function Reading(props: CheckProps & { readonly judging: Judging }): ReactElement | null {
+  const { judging, ...rest } = props;
+  const { shown, place, inHand } = props;
   const today = useAppSelector((state) => state.session.today);
   const limits = checkLimits(place.check, shown.specifications);
-  if (limits === null) return null;
-  const wear = wearOf(shown.book, place, limits, shown.settings, today);
-  const meter = (shown.machine.meters ?? []).find(({ id }) => id === wear.meter);
+  const sum = sumOfCheck(place.check);
+  const wear = limits === null ? null : wearOf(shown.book, place, limits, shown.settings, today);
+  const meter = (shown.machine.meters ?? []).find(({ id }) => id === wear?.meter);
+  const worn = { today, round: shown.round.id, meterUnit: meter?.unit ?? "" };
+  if (sum !== null) {
+    return (
+      <>
+        <SumCheck {...rest} sum={sum} onFigures={judging.ask} />
+        {limits !== null && wear !== null && (
+          <Worn {...{ ...worn, wear, unit: symbolOf(limits.unit) }} />
+        )}
+      </>
+    );
+  }
+  if (limits === null || wear === null) return null;
   return (
     <ReadCheck
-      {...{ limits, wear, result, today, round: shown.round.id, meterUnit: meter?.unit ?? "" }}
-      onReading={read}
-      onAfresh={() => void tell({ readings: [], verdict: null, reason: null }, false)}
+      {...{ ...worn, limits, wear, result: inHand.result }}
+      onReading={judging.read}
+      onAfresh={() => void judging.tell({ readings: [], verdict: null, reason: null }, false)}
     />
   );
 }

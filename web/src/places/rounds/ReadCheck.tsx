@@ -39,10 +39,6 @@ export function ReadCheck({
   readonly onAfresh: () => void;
 }): ReactElement {
   const unit = symbolOf(limits.unit);
-  const before = wear.readings.filter((one) => one.round !== round).slice(-BEFORE);
-  const words = before.map(
-    ({ value, day }) => `${formatted(value)} ${unit} on ${shortDate(day, today)}`,
-  );
   return (
     <div data-reading className="grid gap-x-8 gap-y-3 md:grid-cols-2">
       <div className="space-y-2">
@@ -52,12 +48,31 @@ export function ReadCheck({
         </p>
         <ReadingField label={unit === "" ? "reading" : `reading, ${unit}`} onReading={onReading} />
         <Read {...{ limits, result, unit, onAfresh }} />
-        {words.length > 0 && <p className="text-quiet">Before: {words.join(", ")}</p>}
       </div>
-      <div className="space-y-1">
-        <WearDrawn wear={wear} unit={unit} />
-        <p>{wearWords(wear, unit, meterUnit, today)}</p>
-      </div>
+      <Worn {...{ wear, unit, round, today, meterUnit }} />
+    </div>
+  );
+}
+
+/** What was read before, and how it wears. */
+export function Worn({
+  wear,
+  unit,
+  round,
+  today,
+  meterUnit,
+}: Pick<Parameters<typeof ReadCheck>[0], "wear" | "round" | "today" | "meterUnit"> & {
+  readonly unit: string;
+}): ReactElement {
+  const before = wear.readings.filter((one) => one.round !== round).slice(-BEFORE);
+  const words = before.map(
+    ({ value, day }) => `${formatted(value)} ${unit} on ${shortDate(day, today)}`,
+  );
+  return (
+    <div className="space-y-1">
+      {words.length > 0 && <p className="text-quiet">Before: {words.join(", ")}</p>}
+      <WearDrawn wear={wear} unit={unit} />
+      <p className="empty:hidden">{wearWords(wear, unit, meterUnit, today)}</p>
     </div>
   );
 }

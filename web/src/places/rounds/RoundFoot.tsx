@@ -23,7 +23,7 @@ export function RoundFoot({
   const before = places[at - 1] ?? null;
   const isTold = waits === "" && (result?.verdict ?? null) !== null;
   const on = useRef<HTMLButtonElement>(null);
-  const { length: readings } = result?.readings ?? [];
+  const readings = (result?.readings ?? []).length + (result?.figures ? 1 : 0);
   // Once a reading may be gone on from, Enter does so.
   useEffect(() => {
     if (isTold && readings > 0) on.current?.focus({ preventScroll: true });

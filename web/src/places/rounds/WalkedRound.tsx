@@ -6,7 +6,9 @@ import {
   judgeReadings,
   placesOf,
   resultAt,
+  sharedCauses,
   symbolOf,
+  unevenPairs,
   type CheckPlace,
   type CheckResult,
 } from "@yonderfell/core";
@@ -16,7 +18,7 @@ import { formatted } from "../shared/atTheMachine/figures.js";
 import { Link } from "react-router";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
-import { fullDate } from "../../words/format.js";
+import { fullDate, sentence } from "../../words/format.js";
 import { findingPath } from "../../words/findingWords.js";
 import { machinePath } from "../shared/paths.js";
 import { limitWords, placeWords } from "./roundWords.js";
@@ -60,12 +62,53 @@ export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactEle
   );
 }
 
+/** What is to be seen only over several checks: one cause for many places, sides that wear unlike each other. */
+function TakenTogether({
+  shown: { round, checklist },
+}: {
+  readonly shown: ShownRound;
+}): ReactElement | null {
+  const shared = sharedCauses(round, checklist).map(({ cause, places }) => ({
+    what: sentence(cause),
+    where: places.map(placeWords).join("; "),
+    todo: "One cause for all of these: it is cured before new parts go on.",
+  }));
+  const uneven = unevenPairs(round, checklist).map(({ check, points, difference }) => ({
+    what: `${check.name}: ${points.join(" and ")} differ by ${formatted(difference)} ${symbolOf(check.unit ?? "piece")}`,
+    where: `more than ${formatted(check.uneven ?? 0)} is unlike wear`,
+    todo: "Find what binds, leaks or stands askew on the worn side before new parts go on.",
+  }));
+  const all = [...shared, ...uneven];
+  if (all.length === 0) return null;
+  return (
+    <section aria-label="Taken together" className="mt-6">
+      <h2 className="text-large font-bold">Taken together</h2>
+      <ul className="max-w-[70rem]">
+        {all.map(({ what, where, todo }) => (
+          <li key={what} className="border-t border-hairline py-2">
+            <strong className="block">{what}</strong>
+            <span className="block text-quiet">{where}</span>
+            {todo}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** What of a round is not sound, with the finding it made. */
 export function FoundList({ shown }: { readonly shown: ShownRound }): ReactElement {
   const found = placesOf(shown.checklist).filter((place) =>
     isFound(resultAt(shown.round, place)?.verdict ?? null),
   );
-  if (found.length === 0) return <p className="text-large">Nothing was found that is not sound.</p>;
+  if (found.length === 0) {
+    return (
+      <>
+        <p className="text-large">Nothing was found that is not sound.</p>
+        <TakenTogether shown={shown} />
+      </>
+    );
+  }
   return (
     <div>
       <h2 className="text-large font-bold">Found</h2>
@@ -89,6 +132,7 @@ export function FoundList({ shown }: { readonly shown: ShownRound }): ReactEleme
           );
         })}
       </ul>
+      <TakenTogether shown={shown} />
     </div>
   );
 }

@@ -77,6 +77,8 @@ export function roundIssueWords(issue: RoundIssue): string {
       return "The checklist has no such check any more: begin a new round by it.";
     case "reason-missing":
       return "Say why it was not looked at.";
+    case "no-answer":
+      return "These figures have no answer: look at them again.";
     case "still-open":
       return `Nothing is said yet of ${counted(issue.count, "check")}: say what was found, or leave them closed with a reason.`;
   }

@@ -1,4 +1,4 @@
-import { checkLimits, proposedVerdict, type CheckResult } from "@yonderfell/core";
+import { checkLimits, proposedVerdict, type CheckResult, type Figures } from "@yonderfell/core";
 import { useState } from "react";
 import { isStone } from "./VerdictMark.js";
 import type { CheckProps } from "./checkProps.js";
@@ -10,6 +10,7 @@ export interface Judging {
   /** Tells some fields of its result, and goes on to what is open next where that is asked for. */
   readonly tell: (fields: Partial<CheckResult>, goesOn: boolean) => Promise<boolean>;
   readonly read: (value: number) => Promise<boolean>;
+  readonly ask: (figures: Figures) => Promise<boolean>;
   /** Says a verdict, or first asks why: where nothing was looked at, and against the figures. */
   readonly judge: (verdict: Verdict) => void;
   /** What is to be said once it has a reason; null where none is asked for. */
@@ -24,7 +25,7 @@ export function useJudging({ shown, inHand, telling, place }: CheckProps): Judgi
   const { result, next, go } = inHand;
   const [overruling, setOverruling] = useState<Verdict | null>(null);
   const limits = checkLimits(check, shown.specifications);
-  const isMeasured = (result?.readings ?? []).length > 0;
+  const isMeasured = (result?.readings ?? []).length > 0 || Boolean(result?.figures);
   const proposed = result === null ? null : proposedVerdict(check, limits, result);
   const at = { check: check.id, ...(point === null ? {} : { point }) };
   const tell = async (fields: Partial<CheckResult>, goesOn: boolean): Promise<boolean> => {
@@ -49,6 +50,10 @@ export function useJudging({ shown, inHand, telling, place }: CheckProps): Judgi
     read: (value) => {
       go(place);
       return telling.read(at, value);
+    },
+    ask: (figures) => {
+      go(place);
+      return telling.figures(at, figures);
     },
     judge,
     overruling,

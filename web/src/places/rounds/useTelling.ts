@@ -2,11 +2,13 @@ import {
   finishRound,
   dropRound,
   leaveTheRest,
+  tellFigures,
   tellReading,
   tellResult,
   type CheckResult,
   type CommandContext,
   type CommandResult,
+  type Figures,
   type RoundIssue,
   type Slice,
 } from "@yonderfell/core";
@@ -24,6 +26,11 @@ export interface Telling {
   /** Tells something of a place, beside what was told of it before. */
   readonly tell: (told: CheckResult) => Promise<boolean>;
   readonly read: (at: Pick<CheckResult, "check" | "point">, value: number) => Promise<boolean>;
+  /** Tells what the sum of a check is asked with. */
+  readonly figures: (
+    at: Pick<CheckResult, "check" | "point">,
+    figures: Figures,
+  ) => Promise<boolean>;
   readonly leaveRest: (reason: string) => Promise<boolean>;
   readonly finish: (dials: Parameters<typeof finishRound>[3]) => Promise<boolean>;
   readonly drop: () => Promise<boolean>;
@@ -48,6 +55,8 @@ export function useTelling({ round, checklist }: ShownRound): Telling {
       command((slice, context) => tellResult(slice, id, checklist, told, context), ""),
     read: (at, value) =>
       command((slice, context) => tellReading(slice, id, checklist, at, value, context), ""),
+    figures: (at, figures) =>
+      command((slice, context) => tellFigures(slice, id, checklist, at, figures, context), ""),
     leaveRest: (reason) => command((slice) => leaveTheRest(slice, id, checklist, reason), ""),
     finish: (dials) =>
       command((slice) => finishRound(slice, id, checklist, dials), "The round is finished."),

@@ -3,11 +3,11 @@ import { join } from "node:path";
 import { SUMS } from "@yonderfell/core";
 import { reckoned } from "./reckoned.js";
 import { readFields, sumOf, type Typed } from "./readFields.js";
-import { outcomeWords } from "./reckonerWords.js";
+import { outcomeWords } from "./sumWords.js";
 import type { FieldInput, SumForm } from "./sumForm.js";
 import { formsFor, SUM_FORMS } from "./sumForms.js";
 
-const FOLDER = join(__dirname, "../../../../core/test/vectors/sums");
+const FOLDER = join(__dirname, "../../../../../core/test/vectors/sums");
 
 interface Case {
   readonly in: Readonly<Record<string, unknown>>;

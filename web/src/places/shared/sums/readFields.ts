@@ -1,7 +1,7 @@
 import { parseDay, SUMS, type AnySum, type Gallons, type QuantityIssue } from "@yonderfell/core";
 import { valueIn, type Unit } from "@yonderfell/core";
-import { readQuantity } from "../../ui/readQuantity.js";
-import { typedNumber } from "../../words/writing.js";
+import { readQuantity } from "../../../ui/readQuantity.js";
+import { typedNumber } from "../../../words/writing.js";
 import { shareFreezingAt, type Glycol } from "./forms/glycolCurve.js";
 import type { Asked, FieldInput, FormField, SumForm } from "./sumForm.js";
 

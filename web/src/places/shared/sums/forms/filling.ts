@@ -1,6 +1,6 @@
 import { choice, inUnit, lines, percent, type SumForm } from "../sumForm.js";
-import { figure } from "../../../words/format.js";
-import { counted } from "../../../words/format.js";
+import { figure } from "../../../../words/format.js";
+import { counted } from "../../../../words/format.js";
 import { fillOf, packOf, saidOf } from "./readLine.js";
 import { litres, perCent, plainFigure, quantity } from "./say.js";
 

@@ -1,8 +1,8 @@
 import { SUMS } from "@yonderfell/core";
 import { choice, inUnit, lines, plain, type Asked, type SumForm } from "../sumForm.js";
 import type { PlotSpec } from "../plot.js";
-import { figure } from "../../../words/format.js";
-import { quantityWords } from "../../../words/quantityWords.js";
+import { figure } from "../../../../words/format.js";
+import { quantityWords } from "../../../../words/quantityWords.js";
 import { earlierOf, namedFigure, namedLimits } from "./readLine.js";
 import { perCent, plainFigure, quantity, READINGS, VERDICT_WORDS, type Verdict } from "./say.js";
 import { SHARE, TREND } from "./trend.js";

@@ -1,6 +1,6 @@
 import { freezesAtShare, type Glycol } from "./glycolCurve.js";
 import { choice, inUnit, percent, type FormField, type SumForm } from "../sumForm.js";
-import { sentence } from "../../../words/format.js";
+import { sentence } from "../../../../words/format.js";
 import type { PlotSpec } from "../plot.js";
 import { celsius, litres, perCent, quantity, VERDICT_WORDS } from "./say.js";
 

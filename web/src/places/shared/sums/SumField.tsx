@@ -1,10 +1,10 @@
 import type { Gallons } from "@yonderfell/core";
 import { useId, type ReactElement } from "react";
-import { FIELD } from "../../ui/buttons.js";
-import { DayField } from "../../ui/DayField.js";
-import { SelectField, TextField } from "../../ui/fields.js";
-import { QuantityField } from "../../ui/QuantityField.js";
-import { CheckField } from "../../ui/fields.js";
+import { FIELD } from "../../../ui/buttons.js";
+import { DayField } from "../../../ui/DayField.js";
+import { SelectField, TextField } from "../../../ui/fields.js";
+import { QuantityField } from "../../../ui/QuantityField.js";
+import { CheckField } from "../../../ui/fields.js";
 import type { FormField } from "./sumForm.js";
 
 interface SumFieldProps {

@@ -1,6 +1,6 @@
 import { choice, lines, plain, type Asked, type SumForm } from "../sumForm.js";
 import type { PlotPoint, PlotSpec } from "../plot.js";
-import { counted, figure, spanOfDays } from "../../../words/format.js";
+import { counted, figure, spanOfDays } from "../../../../words/format.js";
 import { pairOf } from "./readLine.js";
 import { perCent, plainFigure, READINGS, VERDICT_WORDS, type Verdict } from "./say.js";
 

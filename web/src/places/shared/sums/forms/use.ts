@@ -1,5 +1,5 @@
 import { lines, percent, plain, type SumForm } from "../sumForm.js";
-import { counted, figure } from "../../../words/format.js";
+import { counted, figure } from "../../../../words/format.js";
 import { costOf, pairOf } from "./readLine.js";
 import { litres, plainFigure, quantity } from "./say.js";
 

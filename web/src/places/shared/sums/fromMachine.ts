@@ -7,9 +7,9 @@ import {
   type Quantity,
   type SystemInUse,
 } from "@yonderfell/core";
-import type { WorkSource } from "../../session/useWorkSource.js";
-import { asTyped, quantityWords } from "../../words/quantityWords.js";
-import { typedFigure } from "../../words/writing.js";
+import type { WorkSource } from "../../../session/useWorkSource.js";
+import { asTyped, quantityWords } from "../../../words/quantityWords.js";
+import { typedFigure } from "../../../words/writing.js";
 import type { Typed } from "./readFields.js";
 
 /** What a machine is known by. */

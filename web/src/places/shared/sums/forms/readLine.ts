@@ -1,4 +1,4 @@
-import { typedNumber } from "../../../words/writing.js";
+import { typedNumber } from "../../../../words/writing.js";
 
 /** Figures at the start of a line, so many that must be there; null where one is none or is missing. */
 function figuresIn(words: readonly string[], least: number): number[] | null {

@@ -1,5 +1,5 @@
 import type { Quantity, Unit } from "@yonderfell/core";
-import type { Measure } from "../../session/reckonerCalls.js";
+import type { Measure } from "../../../session/reckonerCalls.js";
 import type { PlotSpec } from "./plot.js";
 
 /** How a field of a sum is filled in, and what it becomes. */

@@ -1,5 +1,5 @@
-import { quantityIssueWords } from "../../words/quantityWords.js";
-import { listOfWords } from "../../words/format.js";
+import { quantityIssueWords } from "../../../words/quantityWords.js";
+import { listOfWords } from "../../../words/format.js";
 import type { FieldProblem } from "./readFields.js";
 import type { Outcome } from "./reckoned.js";
 import type { Told } from "./sumForm.js";

@@ -1,6 +1,6 @@
 import type { Quantity, Unit } from "@yonderfell/core";
-import { figure, NBSP } from "../../../words/format.js";
-import { quantityWords } from "../../../words/quantityWords.js";
+import { figure, NBSP } from "../../../../words/format.js";
+import { quantityWords } from "../../../../words/quantityWords.js";
 
 /** So exact an amount is told: two places under ten, else one. */
 const SMALL = 10;

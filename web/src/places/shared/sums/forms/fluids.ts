@@ -1,6 +1,6 @@
 import { choice, inUnit, plain, type SumForm } from "../sumForm.js";
 import { celsius, quantity, VERDICT_WORDS } from "./say.js";
-import { quantityWords } from "../../../words/quantityWords.js";
+import { quantityWords } from "../../../../words/quantityWords.js";
 
 const TYPES = [
   ["3", "type 3"],

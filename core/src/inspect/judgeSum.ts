@@ -1,0 +1,165 @@
+import type { Check } from "../book/records/checklist.js";
+import type { Round } from "../book/records/round.js";
+import { byDate, currentRecords } from "../book/slice/currentRecords.js";
+import { BRAKE_FLUID } from "../fluid/brakeFluid.js";
+import { COOLANT_JUDGE } from "../fluid/coolantSums.js";
+import type { Quantity } from "../quantity/quantity.js";
+import type { Unit } from "../quantity/unit.js";
+import type { AnySum } from "../sums/sum.js";
+import { BATTERY } from "./battery.js";
+import { TREAD, TYRE_AGE } from "./tyres.js";
+import type { Verdict } from "./verdict.js";
+
+/** What a sum was asked with at a check, by the names of its fields. */
+export type Figures = NonNullable<NonNullable<Round["results"]>[number]["figures"]>;
+
+/** What an answer shows beside its verdict: what is seen, what it usually means, what to do. */
+export interface Sign {
+  readonly seen: string;
+  readonly means: string;
+  readonly todo: string;
+}
+
+/** What the sum of a check makes of its figures. */
+export interface JudgedSum {
+  /** Null where what is known says nothing yet. */
+  readonly verdict: Verdict | null;
+  /** The one figure that is kept as the reading, for its trend; null where there is none. */
+  readonly reading: Quantity | null;
+  readonly signs: readonly Sign[];
+}
+
+type Answer = Readonly<Record<string, unknown>>;
+
+const sign = (seen: string, means: string, todo: string): Sign => ({ seen, means, todo });
+
+/** What the codes of answers usually mean. Source: reckoning, tyres, coolant, brake fluid. */
+const SIGNS: Readonly<Record<string, Sign>> = {
+  "centre-worn": sign(
+    "worn in the middle",
+    "run too hard",
+    "set the pressure cold, by the placard",
+  ),
+  "shoulders-worn": sign(
+    ...(["worn on both shoulders", "run too soft"] as const),
+    "set the pressure cold, by the placard; look for a slow leak",
+  ),
+  "inner-worn": sign(
+    ...(["worn inside", "alignment, or worn joints"] as const),
+    "feel for play and measure the alignment before new tyres",
+  ),
+  "outer-worn": sign(
+    ...(["worn outside", "alignment, or worn joints"] as const),
+    "feel for play and measure the alignment before new tyres",
+  ),
+  weak: sign("a weak mix", "it protects too little against rust", "correct the mix"),
+  strong: sign("a strong mix", "it carries less heat", "correct the mix, or read it again"),
+  "wrong-fluid": sign(
+    ...(["a fluid that must not be in it", "seals swell or shrink"] as const),
+    "do not drive; flushed and its rubber renewed by licensed hands",
+  ),
+  "too-low-a-type": sign("a lower type than required", "it boils too soon", "renew all of it"),
+  "boils-too-soon": sign("it boils too soon", "water in it: the pedal may go", "renew it"),
+  wet: sign("more than 3 % of water", "the pedal may go on a long hill", "renew it"),
+  "boils-soon": sign("it boils soon", "it draws water", "renew it within the year"),
+  damp: sign("1.5 % of water or more", "it draws water", "renew it within the year"),
+};
+
+interface SumOfCheck {
+  readonly sum: AnySum;
+  readonly reading: (figures: Figures, answer: Answer) => readonly [number, Unit] | null;
+  readonly codes: (answer: Answer) => readonly string[];
+  /** Which of its figures are the same from one round to the next. */
+  readonly stays: readonly string[];
+}
+
+const figureOf = (value: unknown, unit: Unit): readonly [number, Unit] | null =>
+  typeof value === "number" ? [value, unit] : null;
+const wordsOf = (value: unknown): readonly string[] =>
+  (Array.isArray(value) ? value : [value]).filter((one) => typeof one === "string");
+
+/** The sums that a check may be judged by. */
+const SUMS_OF_CHECKS: Readonly<Record<string, SumOfCheck>> = {
+  battery: {
+    sum: BATTERY,
+    reading: ({ volts }) => figureOf(volts, "V"),
+    codes: () => [],
+    stays: ["system", "kind"],
+  },
+  tread: {
+    sum: TREAD,
+    reading: (_, { least }) => figureOf(least, "mm"),
+    codes: ({ hints }) => wordsOf(hints),
+    stays: ["limit", "watch", "uneven"],
+  },
+  "tyre-age": { sum: TYRE_AGE, reading: () => null, codes: () => [], stays: [] },
+  "coolant-judge": {
+    sum: COOLANT_JUDGE,
+    reading: ({ freezesAt }) => figureOf(freezesAt, "degC"),
+    codes: ({ advice }) => wordsOf(advice),
+    stays: ["glycol", "coldest", "margin"],
+  },
+  "brake-fluid": {
+    sum: BRAKE_FLUID,
+    reading: ({ moisture }) => figureOf(moisture, "percent"),
+    codes: ({ reason }) => wordsOf(reason),
+    stays: ["required", "inside"],
+  },
+};
+
+/** The names of the sums that a check may be judged by. */
+export const CHECK_SUMS: readonly string[] = Object.keys(SUMS_OF_CHECKS);
+
+const sumFor = ({ sum }: Pick<Check, "sum">): SumOfCheck | null =>
+  sum && Object.hasOwn(SUMS_OF_CHECKS, sum) ? (SUMS_OF_CHECKS[sum] ?? null) : null;
+
+/** The name of the sum that a check is judged by; null where it is judged by none that is known. */
+export const sumOfCheck = (check: Pick<Check, "sum">): string | null =>
+  sumFor(check)?.sum.name ?? null;
+
+/** The names of the figures of a check that are usually known before it is looked at: what stays from round to round, and what the check gives. */
+export const knownFigures = (check: Pick<Check, "sum" | "given">): readonly string[] => [
+  ...(sumFor(check)?.stays ?? []),
+  ...Object.keys(check.given ?? {}),
+];
+
+/** Of the figures told at a check before, those that stay from one round to the next: the kind of battery, the coldest day. */
+function figuresThatStay(check: Pick<Check, "sum">, figures: Figures): Figures {
+  const stays = sumFor(check)?.stays ?? [];
+  return Object.fromEntries(Object.entries(figures).filter(([name]) => stays.includes(name)));
+}
+
+/** What was told at a check of a machine before and stays, whichever of its points it was: in this round first, then in the latest that has it. */
+export function figuresBefore(
+  check: Pick<Check, "id" | "sum">,
+  round: Round,
+  rounds: readonly Round[],
+): Figures {
+  const earlier = currentRecords(rounds)
+    .filter(({ record }) => record.id !== round.id)
+    .toSorted((one, other) => byDate(other, one))
+    .map(({ record }) => record);
+  for (const { results } of [round, ...earlier]) {
+    const told = (results ?? []).findLast((one) => one.check === check.id && Boolean(one.figures));
+    if (told?.figures) return figuresThatStay(check, told.figures);
+  }
+  return {};
+}
+
+/** What the sum of a check makes of figures (sums, as it is named); null for a check without one, and where it has no answer to them. */
+export function judgeSum(
+  check: Pick<Check, "sum">,
+  figures: Figures | null | undefined,
+): JudgedSum | null {
+  const found = sumFor(check);
+  if (found === null || !figures) return null;
+  const asked = found.sum.ask(figures);
+  if ("wrong" in asked || "refused" in asked.answer) return null;
+  const answer = asked.answer as Answer;
+  const read = found.reading(figures, answer);
+  return {
+    verdict: (answer["verdict"] ?? null) as Verdict | null,
+    reading: read === null ? null : { value: read[0], unit: read[1] },
+    signs: found.codes(answer).flatMap((code) => SIGNS[code] ?? []),
+  };
+}
