@@ -1,6 +1,6 @@
 import type { Book, Round } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, go, press } from "./steps.js";
+import { exportedText, go, press, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -158,4 +158,31 @@ test("a verdict against the figures, and one without a look, need their reason",
     ...{ verdict: "sound", reason: "new ones next week" },
     judgedBy: { watchLeast: 4.5 },
   });
+});
+
+test("a checklist is copied, changed and walked", async () => {
+  const { page } = app();
+  await go(page, "rounds/checklists/new?after=cl-after-use-bus-or-lorry");
+  await waitForWords(page, "which stays as it is");
+  await write(page, "Name", "Shed door");
+  await page
+    .locator("::-p-xpath(//button[starts-with(@aria-label, 'Leave out check 1,')])")
+    .click();
+  await press(page, "Another check");
+  await write(page, "What is checked", "Door shut");
+  await press(page, "Save the checklist");
+  await waitForWords(page, "In this book");
+  await begin("m-bus", "Shed door");
+  const names: string[] = [];
+  for (let before = ""; !(await isAtTheEnd());) {
+    before = await heading();
+    names.push(before);
+    await sound();
+  }
+  expect(names.at(-1)).toBe("Door shut");
+  await finish();
+  const { checklists = [] } = JSON.parse(await exportedText(page, app().address)) as Book;
+  const made = checklists.find(({ name }) => name === "Shed door");
+  expect((made?.checks ?? []).map(({ name }) => name)).toEqual(names);
+  expect(checklists.filter(({ name }) => name.startsWith("After use"))).toHaveLength(1);
 });

@@ -5,4 +5,11 @@ export { parseQuantity, type QuantityIssue, type ReadQuantity } from "./parseQua
 export { type MeasureSystem, metricUnit, preferredUnit } from "./preferredUnit.js";
 export { type Quantity, shownIn, valueIn } from "./quantity.js";
 export { type TorqueDoubt, torqueDoubt, type TorqueUse } from "./torqueDoubt.js";
-export { type Dimension, dimensionOf, type Gallons, symbolOf, type Unit } from "./unit.js";
+export {
+  type Dimension,
+  dimensionOf,
+  type Gallons,
+  symbolOf,
+  type Unit,
+  UNIT_NAMES,
+} from "./unit.js";

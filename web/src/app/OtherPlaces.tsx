@@ -25,6 +25,7 @@ const RoundsPage = lazy(again(() => import("../places/rounds/RoundsPage.js")));
 const BeginRound = lazy(again(() => import("../places/rounds/BeginRound.js")));
 const RoundPage = lazy(again(() => import("../places/rounds/RoundPage.js")));
 const ChecklistsPage = lazy(again(() => import("../places/rounds/ChecklistsPage.js")));
+const ChecklistPage = lazy(again(() => import("../places/rounds/checklists/ChecklistPage.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
@@ -77,6 +78,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/rounds/new" element={<BeginRound />} />
       <Route path="/rounds/findings" element={<FindingsPage />} />
       <Route path="/rounds/checklists" element={<ChecklistsPage />} />
+      <Route path="/rounds/checklists/:checklistId" element={<ChecklistPage />} />
       <Route path="/rounds/:machineId/:roundId" element={<RoundPage />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />

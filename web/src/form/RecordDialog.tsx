@@ -1,12 +1,13 @@
 import type { EditedSection, RecordOf } from "@yonderfell/core";
-import { useState, type ReactElement, type ReactNode } from "react";
+import type { ReactElement, ReactNode } from "react";
 import { useKeep } from "../session/useKeep.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../ui/buttons.js";
+import { PRIMARY_BUTTON } from "../ui/buttons.js";
 import { DialogFrame } from "../ui/DialogFrame.js";
 import { sentence } from "../words/format.js";
 import { FormBody } from "./FormBody.js";
 import type { Said } from "./MineAndTheirs.js";
 import type { Model } from "./rebase.js";
+import { TakeOut } from "./TakeOut.js";
 import type { FormInHand } from "./useForm.js";
 
 interface RecordDialogProps<S extends EditedSection, M extends Model> {
@@ -64,28 +65,5 @@ export function RecordDialog<S extends EditedSection, M extends Model>({
         {children}
       </FormBody>
     </DialogFrame>
-  );
-}
-
-/** Takes a record out, asked for twice. */
-function TakeOut({ onTakeOut }: { readonly onTakeOut: () => void }): ReactElement {
-  const [isAsking, setIsAsking] = useState(false);
-  if (!isAsking) {
-    return (
-      <button type="button" className={QUIET_BUTTON} onClick={() => setIsAsking(true)}>
-        Take it out
-      </button>
-    );
-  }
-  return (
-    <>
-      <span>It can be undone.</span>
-      <button type="button" className={QUIET_BUTTON} onClick={onTakeOut}>
-        Yes, take it out
-      </button>
-      <button type="button" className={QUIET_BUTTON} onClick={() => setIsAsking(false)}>
-        No
-      </button>
-    </>
   );
 }

@@ -7,6 +7,7 @@ export const FORMS = [
   "bay",
   "boardView",
   "bookWriting",
+  "checklist",
   "closeFinding",
   "correctChange",
   "correctReading",

@@ -30,6 +30,7 @@ import { RenameBook } from "./books/RenameBook.js";
 import { BookSettings } from "./preferences/BookSettings.js";
 import FindingsPage from "./rounds/FindingsPage.js";
 import { CloseForm } from "./shared/findings/CloseFinding.js";
+import ChecklistPage from "./rounds/checklists/ChecklistPage.js";
 import Stores from "./stores/Stores.js";
 import Workshop from "./workshop/Workshop.js";
 import CorrectRecord from "./yard/CorrectRecord.js";
@@ -229,6 +230,21 @@ const CASES: Readonly<Record<FormName, Case>> = {
       same: { currency: "pence" },
       other: { coldMargin: 7 },
       shown: ["Kept above the cold limit of an engine oil’s winter grade, °C", "7"],
+    },
+  },
+  checklist: {
+    screen: <ChecklistPage />,
+    path: "/rounds/checklists/:checklistId",
+    address: `/rounds/checklists/${first("checklists").id}`,
+    save: "Save the checklist",
+    label: /^Name/,
+    typed: "Our own round",
+    wrong: " ",
+    elsewhere: {
+      section: "checklists",
+      id: first("checklists").id,
+      same: { name: "Their own round" },
+      ...NOTED,
     },
   },
   closeFinding: {

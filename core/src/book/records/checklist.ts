@@ -7,7 +7,7 @@ import { revisionField } from "./revisionField.js";
 import { verdictField } from "./verdicts.js";
 
 /** How something is checked. */
-const CHECK_WAYS = [
+export const CHECK_WAYS = [
   ...(["look", "feel", "listen", "smell"] as const),
   ...(["measure", "count", "function"] as const),
 ];

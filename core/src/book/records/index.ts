@@ -7,7 +7,7 @@ export {
   boardViewSchema,
 } from "./boardView.js";
 export type { Booking, Closure } from "./booking.js";
-export type { Check, Checklist } from "./checklist.js";
+export { CHECK_WAYS, type Check, type Checklist } from "./checklist.js";
 export type { FluidUsed } from "./entryWork.js";
 export type { Entry, LookAgain, ReminderFactCode } from "./entry.js";
 export type { Finding } from "./finding.js";

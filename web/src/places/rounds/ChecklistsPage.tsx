@@ -1,10 +1,14 @@
+import { Plus } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { counted } from "../../words/format.js";
 import type { Checklist } from "@yonderfell/core";
 import { howWords, placeWords } from "./roundWords.js";
 import { RoundsFrame } from "./RoundsFrame.js";
 import { useChecklists } from "./useRounds.js";
+
+const pathOf = ({ id }: Checklist): string => `/rounds/checklists/${encodeURIComponent(id)}`;
 
 /** Every checklist there is, those of the book first: what is looked at, in order, and what good looks like. */
 export default function ChecklistsPage(): ReactElement {
@@ -12,7 +16,15 @@ export default function ChecklistsPage(): ReactElement {
   const own = (all ?? []).filter(({ isKnown }) => isKnown);
   const library = (all ?? []).filter(({ isKnown }) => !isKnown);
   return (
-    <RoundsFrame title="Checklists">
+    <RoundsFrame
+      title="Checklists"
+      aside={
+        <Link to="/rounds/checklists/new" className={PRIMARY_BUTTON}>
+          <Plus size={18} aria-hidden="true" />
+          Make a checklist
+        </Link>
+      }
+    >
       <p className="mb-3 text-quiet">
         A round begun by one of the library takes a copy of it into the book. Limits of a machine’s
         own plate go before those written here, and its handbook before both.{" "}
@@ -43,6 +55,19 @@ function Lists({
             <span className="text-quiet">{list.when}</span>
             <span className="text-quiet">{counted((list.checks ?? []).length, "check")}</span>
           </summary>
+          <div className="flex flex-wrap gap-3 py-2">
+            <Link to={pathOf(list)} className={QUIET_BUTTON}>
+              Change
+              <span className="sr-only"> {list.name}</span>
+            </Link>
+            <Link
+              to={`/rounds/checklists/new?after=${encodeURIComponent(list.id)}`}
+              className={QUIET_BUTTON}
+            >
+              Copy and change
+              <span className="sr-only"> {list.name}</span>
+            </Link>
+          </div>
           <ol className="pb-4">
             {(list.checks ?? []).map((check) => (
               <li

@@ -26,6 +26,9 @@ const WAYS: Readonly<Record<Check["how"], string>> = {
   function: "Try it",
 };
 
+/** How something is checked, in words. */
+export const wayWords = (how: Check["how"]): string => WAYS[how];
+
 /** How a check is done, where and with what. */
 export function howWords({ how, where, side, tool }: Check): string {
   const place = [where, side].filter(Boolean).join(", ");
