@@ -1,3 +1,4 @@
+export { asBefore, type AsBefore } from "./asBefore.js";
 export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
 export { findingAtPlace } from "./foundAt.js";
 export { isAsked, judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
@@ -27,6 +28,7 @@ export {
   leaveTheRest,
   type RoundIssue,
   roundsUnderWay,
+  tellAsBefore,
   tellFigures,
   tellReading,
   tellResult,

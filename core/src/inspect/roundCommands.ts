@@ -9,6 +9,7 @@ import { supersededIds, currentRecords } from "../book/slice/currentRecords.js";
 import { formatDay } from "../calendar/dayNumber.js";
 import { currentStop } from "../machine/outOfService.js";
 import { findingAgain, findingAt, findingAtPlace } from "./foundAt.js";
+import { asBefore } from "./asBefore.js";
 import { checkLimits } from "./checkLimits.js";
 import { judgeReadings } from "./judgeCheck.js";
 import { judgeSum, sumOfCheck, type Figures } from "./judgeSum.js";
@@ -225,6 +226,28 @@ export function tellFigures(
   const readings = judged.reading === null ? [] : [judged.reading];
   const told = { ...at, figures, readings, reason: null, verdict: judged.verdict };
   return tellResult(slice, id, checklist, told, context);
+}
+
+/** Tells that what is still open at a station is as it was in the round before, of checks that may be told so ({@link asBefore}). Refused as {@link tellResult}, and where there is none. */
+export function tellAsBefore(
+  slice: RoundSlice,
+  id: string,
+  checklist: Checklist,
+  station: string,
+  context: CommandContext,
+): CommandResult<RoundIssue> {
+  const found = underWay(slice, id);
+  if (!found.ok) return found;
+  const before = asBefore(slice.rounds, found.value, checklist, station);
+  if (before.length === 0) return failure([{ code: "no-such-check" }]);
+  let round = found.value;
+  const records: RecordChange[] = [];
+  for (const { place, result } of before) {
+    round = { ...round, results: withResult(round, checklist, result) };
+    records.push(...findingRecords(slice, round, place, result, context));
+  }
+  records.unshift({ section: "rounds", id: round.id, before: found.value, after: round });
+  return success({ command: "tell-as-before", records });
 }
 
 /**

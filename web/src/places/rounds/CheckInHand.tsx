@@ -12,6 +12,7 @@ import {
 import { useEffect, useRef, type ReactElement } from "react";
 import { useAppSelector } from "../../session/store.js";
 import { Because } from "../shared/atTheMachine/Because.js";
+import { AsLastTime } from "./AsLastTime.js";
 import { FoundHere } from "./FoundHere.js";
 import { PickCheck } from "./PickCheck.js";
 import { ReadCheck, Worn } from "./ReadCheck.js";
@@ -48,6 +49,7 @@ export function CheckInHand(props: CheckProps): ReactElement {
         }
         onAnswer={(answered) => void tell({ answered }, false)}
       />
+      <AsLastTime {...props} />
       {result !== null && isFound(result.verdict) && <FoundHere {...{ shown, place }} />}
       <Said result={result} judging={judging} />
       <RoundFoot

@@ -2,6 +2,7 @@ import {
   finishRound,
   dropRound,
   leaveTheRest,
+  tellAsBefore,
   tellFigures,
   tellReading,
   tellResult,
@@ -31,6 +32,8 @@ export interface Telling {
     at: Pick<CheckResult, "check" | "point">,
     figures: Figures,
   ) => Promise<boolean>;
+  /** Tells that what is open at a station is as it was before. */
+  readonly asBefore: (station: string) => Promise<boolean>;
   readonly leaveRest: (reason: string) => Promise<boolean>;
   readonly finish: (dials: Parameters<typeof finishRound>[3]) => Promise<boolean>;
   readonly drop: () => Promise<boolean>;
@@ -57,6 +60,8 @@ export function useTelling({ round, checklist }: ShownRound): Telling {
       command((slice, context) => tellReading(slice, id, checklist, at, value, context), ""),
     figures: (at, figures) =>
       command((slice, context) => tellFigures(slice, id, checklist, at, figures, context), ""),
+    asBefore: (station) =>
+      command((slice, context) => tellAsBefore(slice, id, checklist, station, context), ""),
     leaveRest: (reason) => command((slice) => leaveTheRest(slice, id, checklist, reason), ""),
     finish: (dials) =>
       command((slice) => finishRound(slice, id, checklist, dials), "The round is finished."),

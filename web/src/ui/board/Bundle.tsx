@@ -2,6 +2,7 @@ import type { BoardMachine, FindingReckoning, TaskReckoning } from "@yonderfell/
 import { memo, type ReactElement } from "react";
 import { Link } from "react-router";
 import { roomAfter, STRIP, type BundleLook } from "./bundleLook.js";
+import { beginRoundPath } from "../../words/beginRoundPath.js";
 import { FindingRow } from "./FindingRow.js";
 import { MeterLine } from "./MeterLine.js";
 import { Standing } from "../Standing.js";
@@ -110,7 +111,7 @@ function Strips({
 function BundleName({
   id,
   machine,
-  look: { today, isGrouped },
+  look: { today, isGrouped, isNarrow, isOnPaper },
 }: {
   readonly id: string;
   readonly machine: BoardMachine;
@@ -118,8 +119,17 @@ function BundleName({
 }): ReactElement {
   const { tag, name, id: machineId } = machine.machine;
   const Heading = isGrouped ? "h3" : "h2";
+  const round = (
+    <Link
+      to={beginRoundPath(machineId)}
+      aria-label={`Begin a round of ${tag}`}
+      className={`flex items-center text-clear print:hidden ${isNarrow ? "min-h-12 shrink-0 pl-3" : "w-fit text-fine hover:underline"}`}
+    >
+      {isNarrow ? "Round" : "Begin a round"}
+    </Link>
+  );
   return (
-    <div className="pt-2">
+    <div className={`pt-2 ${isNarrow ? "flex flex-wrap justify-between" : ""}`}>
       <Heading id={id} className="leading-tight font-bold">
         <Link
           to={`/yard/${encodeURIComponent(machineId)}`}
@@ -129,8 +139,12 @@ function BundleName({
           <span>{name}</span>
         </Link>
       </Heading>
-      <MeterLine machine={machine} />
-      <Standing machine={machine} today={today} />
+      {isNarrow && round}
+      <div className="w-full">
+        <MeterLine machine={machine} />
+        <Standing machine={machine} today={today} />
+      </div>
+      {!isNarrow && !isOnPaper && round}
     </div>
   );
 }

@@ -18,6 +18,8 @@ export interface BundleLook {
 
 /** The height of a strip, and the room over the first and under the last of a bundle, in pixels. */
 export const STRIP = { wide: 34, narrow: 84, before: 4, after: 10 } as const;
+/** The line that begins a round. */
+const ROUND = 1;
 const NAME = { wide: 190, letter: 7.6, tagLetter: 13, line: 20, fine: 21, room: 18 } as const;
 
 /** About how high the name of a machine is with what stands under it, in pixels, beside its strips. */
@@ -26,7 +28,9 @@ function nameHeight({ machine, meters }: BoardMachine, standing: string): number
     (machine.name.length * NAME.letter + machine.tag.length * NAME.tagLetter) / (NAME.wide - 30),
   );
   const stop = standing === "" ? 0 : Math.ceil(standing.length / 24) + 1;
-  return NAME.room + Math.max(28, lines * NAME.line + 8) + (meters.length + stop) * NAME.fine;
+  return (
+    NAME.room + Math.max(28, lines * NAME.line + 8) + (meters.length + stop + ROUND) * NAME.fine
+  );
 }
 
 /** The room under the last strip of a bundle, so that the name beside them has its own. */
