@@ -1,5 +1,6 @@
 export { asBefore, type AsBefore } from "./asBefore.js";
 export { checkLimits, type CheckLimits, isRead } from "./checkLimits.js";
+export { foundBefore } from "./foundBefore.js";
 export { findingAtPlace } from "./foundAt.js";
 export { isAsked, judgeReadings, pickOf, proposedVerdict, readAgain } from "./judgeCheck.js";
 export {

@@ -9,8 +9,12 @@ import { currentStop } from "./outOfService.js";
 /** A finding as edited, with the decision that stood before among its earlier ones where another was made (records §3). */
 export function decidedAgain(before: Finding | null, after: Finding, today: DayNumber): Finding {
   if (before === null || before.decision === after.decision) return after;
-  const { decision, reason, decided, found, decisions } = before;
-  const earlier = { on: decided ?? found, decision, ...(reason ? { reason } : {}) };
+  const { decision, reason, decided, decidedBy, found, decisions } = before;
+  const earlier = {
+    ...{ on: decided ?? found, decision },
+    ...(decidedBy ? { by: decidedBy } : {}),
+    ...(reason ? { reason } : {}),
+  };
   return { ...after, decided: formatDay(today), decisions: [...(decisions ?? []), earlier] };
 }
 

@@ -70,11 +70,6 @@ export function findingStripWords(reckoned: FindingReckoning, today: DayNumber):
   return { strong: day === today ? "Today" : shortDate(day, today), rest };
 }
 
-/** When it was found: `found 3 Nov 2026`. */
-export function foundWords({ found }: Finding): string {
-  return `found ${fullDate(dayOf(found))}`;
-}
-
 /** That a person closed a finding, when and how it is known to be right. */
 export function closedWords(
   { on, by, how }: NonNullable<Finding["closed"]>,

@@ -71,6 +71,8 @@ export const findingSchema = z
         .looseObject({ meter: meterIdField, life: numberField }, "a meter with a life")
         .nullish(),
       lookOn: dateField.nullish(),
+      /** Who decided: the id of a person the book knows, else words. */
+      decidedBy: nameField.nullish(),
       /** The day the decision was made; that it was found where absent. */
       decided: dateField.nullish(),
       /** Why; needed where it was declined. */

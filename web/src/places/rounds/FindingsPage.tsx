@@ -1,23 +1,17 @@
-import type { Finding, FindingReckoning } from "@yonderfell/core";
+import type { Finding } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { NotebookPen, Plus, Wrench } from "lucide-react";
+import { Plus } from "lucide-react";
 import { useMemo, useState, type ReactElement } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
 import { useBook } from "../../session/openBook.js";
 import { findingOpened } from "../../session/session.js";
 import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
-import { Stone } from "../../ui/Stone.js";
-import { beginPath } from "../../words/beginPath.js";
-import {
-  findingPath,
-  findingStandsWords,
-  findingTitle,
-  foundWords,
-} from "../../words/findingWords.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
-import { findingsInOrder, type ListedFinding } from "./findingsModel.js";
+import { FindingLine, type FoundAround } from "./FindingLine.js";
+import { findingsAsked, findingsInOrder } from "./findingsModel.js";
+import { FindingsTools, useAsked } from "./FindingsTools.js";
 import { RoundsFrame } from "./RoundsFrame.js";
 import { ClosedFindings } from "./ClosedFindings.js";
 
@@ -28,6 +22,9 @@ export default function FindingsPage(): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
   const isReady = useAppSelector((state) => state.board.phase === "ready");
   const findings = useMemo(() => findingsInOrder(machines), [machines]);
+  const asked = useAsked();
+  const shown = findingsAsked(findings, asked);
+  const around = useFound();
   const [withClosed, setWithClosed] = useState(false);
   return (
     <RoundsFrame
@@ -47,10 +44,11 @@ export default function FindingsPage(): ReactElement {
         What was found on a machine, and what is decided about it. It stays here until work puts it
         right or somebody closes it.
       </p>
-      {findings.length > 0 && (
+      {findings.length > 0 && <FindingsTools findings={findings} shown={shown} />}
+      {shown.length > 0 && (
         <ul>
-          {findings.map((listed) => (
-            <FindingLine key={listed.reckoned.finding.id} {...listed} today={today} />
+          {shown.map((listed) => (
+            <FindingLine key={listed.reckoned.finding.id} {...{ ...listed, today, around }} />
           ))}
         </ul>
       )}
@@ -84,65 +82,24 @@ function FindingOfAddress(): ReactElement | null {
       key={finding.id}
       finding={finding}
       machine={finding.machine}
-      onClose={() => setSearch({}, { replace: true })}
+      onClose={() => {
+        const next = new URLSearchParams(search);
+        next.delete("finding");
+        setSearch(next, { replace: true });
+      }}
     />
   );
 }
 
-function FindingLine({
-  machine: { machine },
-  reckoned,
-  today,
-}: ListedFinding & { readonly today: Parameters<typeof findingStandsWords>[1] }): ReactElement {
-  const { finding } = reckoned;
-  const title = findingTitle(finding);
-  return (
-    <li className="grid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2.5 sm:grid-cols-[7rem_13rem_1fr_auto_auto]">
-      <span className="flex items-center gap-2">
-        {finding.verdict ? <Stone verdict={finding.verdict} /> : null}
-        {finding.verdict ?? "not judged"}
-      </span>
-      <Link to={`/yard/${encodeURIComponent(machine.id)}`} className="hover:underline">
-        <span className="mr-2 font-mono font-bold">{machine.tag}</span> {machine.name}
-        <span className="sr-only">, {title}</span>
-      </Link>
-      <Link to={findingPath(finding.id)} className="block hover:underline max-sm:min-h-12">
-        <strong className="font-semibold">{title}</strong>
-        <span className="block text-fine text-quiet">{detailWords(reckoned)}</span>
-        <span
-          className={
-            reckoned.status === "overdue" || reckoned.status === "due"
-              ? "font-semibold text-due"
-              : ""
-          }
-        >
-          {findingStandsWords(reckoned, today)}
-        </span>
-      </Link>
-      <Link
-        to={beginPath(machine.id, "finding", finding.id)}
-        aria-label={`Begin what puts right: ${title}`}
-        className="flex min-h-10 items-center gap-1.5 text-clear max-sm:min-h-12"
-      >
-        <Wrench size={16} aria-hidden="true" />
-        Begin
-      </Link>
-      <Link
-        to={`/log/${encodeURIComponent(machine.id)}?closes=${encodeURIComponent(finding.id)}`}
-        aria-label={`Log what puts right: ${title}`}
-        className="flex min-h-10 items-center gap-1.5 text-clear max-sm:min-h-12"
-      >
-        <NotebookPen size={16} aria-hidden="true" />
-        Log
-      </Link>
-    </li>
-  );
-}
-
-/** What shows it and what puts it right, as far as it is said, and when it was found. */
-function detailWords({ finding }: FindingReckoning): string {
-  const { evidence, todo } = finding;
-  return [foundWords(finding), evidence, todo ? `to do: ${todo}` : ""]
-    .filter((part) => (part ?? "") !== "")
-    .join(" · ");
+/** All that was ever found, and who there is; nothing until read. */
+function useFound(): FoundAround {
+  const { storage } = useBook();
+  const read = useLiveQuery(async () => {
+    const [findings, people] = await Promise.all([
+      storage.list("findings"),
+      storage.list("people"),
+    ]);
+    return { findings, people };
+  }, [storage]);
+  return read ?? { findings: [], people: [] };
 }

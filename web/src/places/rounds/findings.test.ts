@@ -1,4 +1,4 @@
-import { dayOf, formatDay, type BoardMachine, type Finding } from "@yonderfell/core";
+import { dayOf, decidedAgain, formatDay, type BoardMachine, type Finding } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
 import { findingStandsWords, findingTitle } from "../../words/findingWords.js";
 import {
@@ -8,7 +8,7 @@ import {
   type FindingAround,
   type FindingModel,
 } from "../shared/findings/findingModel.js";
-import { findingsInOrder } from "./findingsModel.js";
+import { costTogether, findingsAsked, findingsInOrder } from "./findingsModel.js";
 
 const MACHINES = ["m-bus", "m-gritter", "m-hatch", "m-lunch", "m-minibus"].map((id) =>
   onTheBoard(id),
@@ -113,4 +113,70 @@ test("a title says where and on which side, once", () => {
   expect(findingTitle(finding as unknown as Finding)).toBe("Crack in a hose, right front");
   expect(findingTitle({ kind: "weep" } as unknown as Finding)).toBe("Weep");
   expect(dayOf("2026-11-23")).toBe(TODAY);
+});
+
+test("parts it takes are written with how many; a line without a part stands in the way", () => {
+  const parts = [{ part: "pt-1", count: "2" }];
+  const finding = saved({ what: "Belt", parts });
+  expect(finding.parts).toEqual([{ part: "pt-1", count: 2 }]);
+  expect(modelOfFinding(finding, around()).parts).toEqual(parts);
+  expect(saved({ parts: [] }, finding).parts).toEqual([]);
+  const wrong = [
+    { part: "", count: "1" },
+    { part: "pt-1", count: "none" },
+  ];
+  const problems = findingProblems({ ...NEW, what: "Belt", parts: wrong }, around());
+  expect(problems.map(({ field, code }) => `${field} ${code}`)).toEqual([
+    "parts.0.part part-missing",
+    "parts.1.count amount-wrong",
+  ]);
+});
+
+test("who decides is kept by who the book knows, and the earlier one stays with the earlier decision", () => {
+  const before = saved({ what: "Belt", decidedBy: "Joss Rigg" });
+  expect(before.decidedBy).toBe("pe-rigg");
+  const after = decidedAgain(
+    before,
+    saved({ decision: "now", decidedBy: "the owner" }, before),
+    TODAY,
+  );
+  expect(after).toMatchObject({ decision: "now", decidedBy: "the owner" });
+  expect(after.decisions).toEqual([{ on: before.found, decision: "next visit", by: "pe-rigg" }]);
+});
+
+describe("the list of findings", () => {
+  const all = findingsInOrder(MACHINES);
+  const ANY = { verdict: "", decision: "", machine: "", order: "pressing" } as const;
+  const idsOf = (asked: Partial<Parameters<typeof findingsAsked>[1]>): string[] =>
+    findingsAsked(all, { ...ANY, ...asked }).map(({ reckoned }) => reckoned.finding.id);
+
+  test("shows what is asked for, and all of it where nothing is", () => {
+    expect(idsOf({})).toEqual(all.map(({ reckoned }) => reckoned.finding.id));
+    const wanted = (is: (finding: Finding) => boolean): string[] =>
+      all.flatMap(({ reckoned: { finding } }) => (is(finding) ? [finding.id] : []));
+    const declined = wanted(({ decision }) => decision === "declined");
+    expect(declined).not.toEqual([]);
+    expect(idsOf({ decision: "declined" })).toEqual(declined);
+    expect(idsOf({ verdict: "watch" })).toEqual(wanted(({ verdict }) => verdict === "watch"));
+    expect(idsOf({ machine: "m-hatch" })).toEqual(wanted(({ machine }) => machine === "m-hatch"));
+    expect(idsOf({ machine: "gone" })).toEqual([]);
+  });
+
+  test("by age, by cost and by machine; what is alike stays as pressing as it is", () => {
+    const ordered = (order: "oldest" | "dearest" | "machine") =>
+      findingsAsked(all, { ...ANY, order });
+    const days = ordered("oldest").map(({ reckoned }) => reckoned.finding.found);
+    expect(days).toEqual(days.toSorted());
+    const costs = ordered("dearest").map(({ reckoned }) => reckoned.finding.cost ?? -1);
+    expect(costs).toEqual(costs.toSorted((one, other) => other - one));
+    const tags = ordered("machine").map(({ machine }) => machine.machine.tag);
+    expect([...new Set(tags)]).toHaveLength(tags.filter((tag, at) => tag !== tags[at - 1]).length);
+  });
+
+  test("says what they cost together, and how many say nothing", () => {
+    const costs = all.map(({ reckoned }) => reckoned.finding.cost ?? null);
+    const { known, missing } = costTogether(all);
+    expect(missing).toBe(costs.filter((cost) => cost === null).length);
+    expect(known).toBe(costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0));
+  });
 });

@@ -1,4 +1,4 @@
-import type { BoardMachine, FindingReckoning } from "@yonderfell/core";
+import type { BoardMachine, Finding, FindingReckoning } from "@yonderfell/core";
 import { findingDay } from "../../words/findingWords.js";
 
 /** An open finding with its machine. */
@@ -27,4 +27,60 @@ export function findingsInOrder(machines: readonly BoardMachine[]): ListedFindin
     if (at >= 0) return (ranks[at] ?? 0) - (others[at] ?? 0);
     return one.reckoned.finding.found < other.reckoned.finding.found ? -1 : 1;
   });
+}
+
+/** In which order findings are listed. */
+export const FINDING_ORDERS = ["pressing", "oldest", "dearest", "machine"] as const;
+type FindingOrder = (typeof FINDING_ORDERS)[number];
+
+/** Which findings are listed, and in which order; empty where any may be. */
+export interface FindingsAsked {
+  readonly verdict: string;
+  readonly decision: string;
+  readonly machine: string;
+  readonly order: FindingOrder;
+}
+
+const costOf = ({ reckoned }: ListedFinding): number => reckoned.finding.cost ?? -1;
+const foundOn = ({ reckoned }: ListedFinding): string => reckoned.finding.found;
+const tagOf = ({ machine }: ListedFinding): string => machine.machine.tag;
+
+/** How two findings stand to each other in an order; those that are pressed alike stay as they were. */
+const COMPARED: Readonly<
+  Record<FindingOrder, (one: ListedFinding, other: ListedFinding) => number>
+> = {
+  pressing: () => 0,
+  oldest: (one, other) =>
+    foundOn(one) === foundOn(other) ? 0 : foundOn(one) < foundOn(other) ? -1 : 1,
+  dearest: (one, other) => costOf(other) - costOf(one),
+  machine: (one, other) => tagOf(one).localeCompare(tagOf(other), "en", { numeric: true }),
+};
+
+/** Those of the findings, the most pressing first, that are asked for, in the order that is asked for. */
+export function findingsAsked(
+  all: readonly ListedFinding[],
+  { verdict, decision, machine, order }: FindingsAsked,
+): ListedFinding[] {
+  const isAsked = (wanted: string, is: Finding["verdict"]): boolean =>
+    wanted === "" || wanted === (is ?? "not judged");
+  return all
+    .filter(
+      ({ machine: of, reckoned: { finding } }) =>
+        isAsked(verdict, finding.verdict) &&
+        (decision === "" || finding.decision === decision) &&
+        (machine === "" || of.machine.id === machine),
+    )
+    .toSorted(COMPARED[order]);
+}
+
+/** What the findings cost together, as far as it is known, and how many of them say nothing. */
+export function costTogether(all: readonly ListedFinding[]): {
+  readonly known: number;
+  readonly missing: number;
+} {
+  const costs = all.map(({ reckoned }) => reckoned.finding.cost ?? null);
+  return {
+    known: costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0),
+    missing: costs.filter((cost) => cost === null).length,
+  };
 }

@@ -1,8 +1,8 @@
-import { keepFinding, type Finding, type Person } from "@yonderfell/core";
+import { keepFinding, type Finding, type Part, type Person } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState, type ReactElement } from "react";
 import { FormBody } from "../../../form/FormBody.js";
-import { useForm } from "../../../form/useForm.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useCommands } from "../../../session/useCommands.js";
@@ -11,9 +11,16 @@ import { DialogFrame } from "../../../ui/DialogFrame.js";
 import { findingTitle } from "../../../words/findingWords.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
 import { CloseFinding } from "./CloseFinding.js";
+import { ToOthers } from "./ToOthers.js";
 import { FindingFields } from "./FindingFields.js";
 import { FINDING_LABELS, findingProblemWords } from "./findingFormWords.js";
-import { findingOf, findingProblems, modelOfFinding, type FindingAround } from "./findingModel.js";
+import {
+  findingOf,
+  findingProblems,
+  modelOfFinding,
+  type FindingAround,
+  type FindingModel,
+} from "./findingModel.js";
 
 interface FindingDialogProps {
   /** Null for a new one. */
@@ -26,33 +33,47 @@ interface FindingDialogProps {
 /** Notes something found on a machine, or changes what is written down of it. */
 export function FindingDialog(props: FindingDialogProps): ReactElement | null {
   const { storage } = useBook();
-  const people = useLiveQuery(() => storage.list("people"), [storage]);
+  const read = useLiveQuery(async () => {
+    const [people, parts] = await Promise.all([storage.list("people"), storage.list("parts")]);
+    return { people, parts };
+  }, [storage]);
   const hasBoard = useAppSelector((state) => state.board.machines.length > 0);
   // What its dial will show is told by the board.
-  if (people === undefined || (props.finding?.dueAt && !hasBoard)) return null;
-  return <FindingForm {...props} people={people} />;
+  if (read === undefined || (props.finding?.dueAt && !hasBoard)) return null;
+  return <FindingForm {...props} {...read} />;
 }
 
-function FindingForm({
-  finding,
-  machine,
-  people,
-  onClose,
-}: FindingDialogProps & { readonly people: readonly Person[] }): ReactElement {
-  const machines = useAppSelector((state) => state.board.machines);
-  const today = useAppSelector((state) => state.session.today);
-  const [opened] = useState({ machines, people });
-  // The dials as they stood when it was opened: a reading meanwhile must not look like a change elsewhere.
-  const around: FindingAround = { ...opened, today, machine };
-  const form = useForm({
+function useFindingForm(
+  finding: Finding | null,
+  around: FindingAround,
+): FormInHand<FindingModel, Finding | null> {
+  return useForm({
     form: "finding",
-    of: finding?.id ?? `new ${machine}`,
+    of: finding?.id ?? `new ${around.machine}`,
     source: finding,
     modelOf: (source: Finding | null) => modelOfFinding(source, around),
     labels: FINDING_LABELS,
     problemsOf: (model) => findingProblems(model, around),
     problemWords: findingProblemWords,
   });
+}
+
+function FindingForm({
+  finding,
+  machine,
+  people,
+  parts,
+  onClose,
+}: FindingDialogProps & {
+  readonly people: readonly Person[];
+  readonly parts: readonly Part[];
+}): ReactElement {
+  const machines = useAppSelector((state) => state.board.machines);
+  const today = useAppSelector((state) => state.session.today);
+  const [opened] = useState({ machines, people });
+  // The dials as they stood when it was opened: a reading meanwhile must not look like a change elsewhere.
+  const around: FindingAround = { ...opened, today, machine };
+  const form = useFindingForm(finding, around);
   const { run, failure } = useCommands(keepIssueWords);
   const save = async (after: Finding, before: Finding | null): Promise<boolean> => {
     const saved = await run(
@@ -86,11 +107,21 @@ function FindingForm({
           </div>
         }
       >
-        <FindingFields form={form} around={around} machines={machines} isNew={finding === null} />
+        <FindingFields {...{ form, around, machines, parts }} isNew={finding === null} />
       </FormBody>
       {finding !== null && (
-        <CloseFinding finding={finding} people={people} onSave={(after) => save(after, finding)} />
+        <Onward finding={finding} people={people} onSave={(after) => save(after, finding)} />
       )}
     </DialogFrame>
+  );
+}
+
+/** What may become of a finding beside work of one's own: given to a workshop, or closed without. */
+function Onward(props: Parameters<typeof CloseFinding>[0]): ReactElement {
+  return (
+    <>
+      {!props.finding.closed && <ToOthers finding={props.finding} />}
+      <CloseFinding {...props} />
+    </>
   );
 }

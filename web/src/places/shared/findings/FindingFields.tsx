@@ -1,6 +1,7 @@
-import type { BoardMachine, Finding } from "@yonderfell/core";
+import type { BoardMachine, Finding, Part } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import type { FormInHand } from "../../../form/useForm.js";
+import { RowsField } from "../../../form/RowsField.js";
+import type { FormField, FormInHand } from "../../../form/useForm.js";
 import { DayField } from "../../../ui/DayField.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { meterName } from "../../../words/limitWords.js";
@@ -8,20 +9,21 @@ import { sentence } from "../../../words/format.js";
 import { useCurrency } from "../currency/useCurrency.js";
 import { PicturesField } from "../pictures/PicturesField.js";
 import { DECISION_CHOICES, KINDS_OFFERED, VERDICT_CHOICES } from "./findingFormWords.js";
-import type { FindingAround, FindingModel } from "./findingModel.js";
+import type { FindingAround, FindingModel, NeededPart } from "./findingModel.js";
 
 interface FieldsProps {
   readonly form: FormInHand<FindingModel, Finding | null>;
   readonly around: FindingAround;
   /** The machines as they stand now. */
   readonly machines: readonly BoardMachine[];
+  readonly parts: readonly Part[];
   readonly isNew: boolean;
 }
 
 const GRID = "grid gap-x-5 gap-y-3 sm:grid-cols-2";
 
 /** The fields of a finding: what and where, how bad, what is decided; then what else may be said. */
-export function FindingFields({ form, around, machines, isNew }: FieldsProps): ReactElement {
+export function FindingFields({ form, around, machines, parts, isNew }: FieldsProps): ReactElement {
   const { field, model } = form;
   const own = machines.find(({ machine }) => machine.id === model.machine);
   const choices = machines.map(
@@ -43,12 +45,17 @@ export function FindingFields({ form, around, machines, isNew }: FieldsProps): R
         <SelectField {...field("verdict")} choices={VERDICT_CHOICES} />
         <SelectField {...field("decision")} choices={DECISION_CHOICES} />
         <When form={form} machine={own} />
+        <TextField {...field("decidedBy")} offered={namesOf(around)} />
       </div>
       <PicturesField {...field("pictures")} />
-      <More form={form} around={around} />
+      <More {...{ form, around, parts }} />
     </>
   );
 }
+
+/** Who may find or decide. */
+const namesOf = ({ people }: FindingAround): string[] =>
+  people.filter(({ hasLeft }) => hasLeft !== true).map(({ name }) => name);
 
 /** By when, as the decision asks for it; and why, where it was declined. */
 function When({
@@ -83,13 +90,15 @@ function When({
 function More({
   form: { field, model },
   around,
-}: Pick<FieldsProps, "form" | "around">): ReactElement {
+  parts,
+}: Pick<FieldsProps, "form" | "around" | "parts">): ReactElement {
   const currency = useCurrency();
-  const names = around.people.filter(({ hasLeft }) => hasLeft !== true).map(({ name }) => name);
+  const names = namesOf(around);
   const cost = field("cost");
-  const isSaid = [model.evidence, model.consequence, model.todo, model.kind, model.note].some(
-    (text) => text !== "",
-  );
+  const isSaid =
+    [model.evidence, model.consequence, model.todo, model.kind, model.note].some(
+      (text) => text !== "",
+    ) || model.parts.length > 0;
   return (
     <details open={isSaid || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 text-clear max-sm:min-h-12">
@@ -111,9 +120,40 @@ function More({
         />
         {model.decision !== "declined" && <TextField {...field("reason")} />}
       </div>
+      <Parts field={field("parts")} parts={parts} />
       <div className="pt-3">
         <NoteField {...field("note")} />
       </div>
     </details>
+  );
+}
+
+/** The parts that putting it right takes: they stand on its card and are taken from the shelf. */
+function Parts({
+  field: { label, ...field },
+  parts,
+}: {
+  readonly field: FormField<readonly NeededPart[]>;
+  readonly parts: readonly Part[];
+}): ReactElement {
+  const choices = parts.map(
+    ({ id, number, name }) => [id as string, `${number} ${name ?? ""}`] as const,
+  );
+  return (
+    <fieldset className="pt-3">
+      <legend className="text-fine text-quiet">{label}</legend>
+      <RowsField<NeededPart> noun="part" empty={() => ({ part: "", count: "1" })} {...field}>
+        {(_, part) => (
+          <div className="grid grid-cols-[1fr_6rem] gap-x-4">
+            <SelectField
+              label="Part"
+              choices={[["", "choose"] as const, ...choices]}
+              {...part("part")}
+            />
+            <TextField label="How many" isMono {...part("count")} />
+          </div>
+        )}
+      </RowsField>
+    </fieldset>
   );
 }

@@ -14,12 +14,14 @@ export const FINDING_LABELS: Readonly<Record<keyof FindingModel, string>> = {
   consequence: "What comes of it if it is left",
   todo: "What puts it right",
   decision: "What is decided",
+  decidedBy: "Who decides",
   dueOn: "By this day",
   dueMeter: "Or by a meter",
   dueDial: "When the dial shows",
   lookOn: "Look again on",
   reason: "Why",
   minutes: "Minutes it takes",
+  parts: "Parts it takes",
   cost: "What it costs",
   pictures: "Pictures",
   note: "Note",
@@ -63,6 +65,8 @@ export function findingProblemWords({ code }: FindingProblem): string {
       return "Say why it was declined: it stands in every report until it is closed.";
     case "dial-wrong":
       return "Type what the dial will show, a figure of 0 or more.";
+    case "part-missing":
+      return "Choose the part, or leave the line out.";
     case "amount-wrong":
       return "Type a figure of 0 or more, or leave it empty.";
   }

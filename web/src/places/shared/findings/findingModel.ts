@@ -8,6 +8,7 @@ import {
   type FindingId,
   type MachineId,
   type MeterId,
+  type PartId,
   type Person,
   type Picture,
 } from "@yonderfell/core";
@@ -17,6 +18,12 @@ import { typedNumber } from "../../../words/writing.js";
 
 type Decision = Finding["decision"];
 type Verdict = NonNullable<Finding["verdict"]>;
+
+/** A part that putting it right takes, and how many. */
+export interface NeededPart {
+  readonly part: string;
+  readonly count: string;
+}
 
 /** A finding as it stands in the form. */
 export interface FindingModel {
@@ -32,6 +39,8 @@ export interface FindingModel {
   readonly consequence: string;
   readonly todo: string;
   readonly decision: Decision;
+  /** Who decides. */
+  readonly decidedBy: string;
   readonly dueOn: string;
   readonly dueMeter: string;
   /** What the dial will show. */
@@ -39,6 +48,8 @@ export interface FindingModel {
   readonly lookOn: string;
   readonly reason: string;
   readonly minutes: string;
+  /** What putting it right takes. */
+  readonly parts: readonly NeededPart[];
   readonly cost: string;
   readonly pictures: readonly Picture[];
   readonly note: string;
@@ -83,12 +94,14 @@ export function modelOfFinding(finding: Finding | null, around: FindingAround): 
     consequence: textTyped(finding?.consequence),
     todo: textTyped(finding?.todo),
     decision: finding?.decision ?? "next visit",
+    decidedBy: nameOf(around, finding?.decidedBy),
     dueOn: textTyped(finding?.dueOn),
     dueMeter: dueAt?.meter ?? "",
     dueDial: figureTyped(dial),
     lookOn: textTyped(finding?.lookOn),
     reason: textTyped(finding?.reason),
     minutes: figureTyped(finding?.minutes),
+    parts: (finding?.parts ?? []).map(({ part, count }) => ({ part, count: figureTyped(count) })),
     cost: figureTyped(finding?.cost),
     pictures: finding?.pictures ?? [],
     note: textTyped(finding?.note),
@@ -97,7 +110,8 @@ export function modelOfFinding(finding: Finding | null, around: FindingAround): 
 
 /** What is wrong with a finding as it is typed. */
 export interface FindingProblem {
-  readonly field: keyof FindingModel;
+  /** The field, with the way into a row: `parts.0.count`. */
+  readonly field: string;
   readonly code:
     | "machine-missing"
     | "what-missing"
@@ -105,17 +119,14 @@ export interface FindingProblem {
     | "day-in-future"
     | "reason-missing"
     | "dial-wrong"
+    | "part-missing"
     | "amount-wrong";
 }
 
 /** What is still wrong with it, at its fields. */
 export function findingProblems(model: FindingModel, around: FindingAround): FindingProblem[] {
   const problems: FindingProblem[] = [];
-  const check = (
-    isWrong: boolean,
-    field: keyof FindingModel,
-    code: FindingProblem["code"],
-  ): void => {
+  const check = (isWrong: boolean, field: string, code: FindingProblem["code"]): void => {
     if (isWrong) problems.push({ field, code });
   };
   const found = parseDay(model.found);
@@ -128,6 +139,11 @@ export function findingProblems(model: FindingModel, around: FindingAround): Fin
   check(isByMeter && (typedNumber(model.dueDial) ?? -1) < 0, "dueDial", "dial-wrong");
   check(!isAmountOrEmpty(model.minutes), "minutes", "amount-wrong");
   check(!isAmountOrEmpty(model.cost), "cost", "amount-wrong");
+  model.parts.forEach(({ part, count }, at) => {
+    check(part === "", `parts.${at}.part`, "part-missing");
+    const isCount = isEmpty(count) || (typedNumber(count) ?? 0) > 0;
+    check(!isCount, `parts.${at}.count`, "amount-wrong");
+  });
   return problems;
 }
 
@@ -166,16 +182,33 @@ function livesOf(
   return lives.length === 0 ? {} : { life: Object.fromEntries(lives) };
 }
 
+/** A part that is needed; what else its row said stays where it is the same part. */
+function partOf(
+  { part, count }: NeededPart,
+  before: NonNullable<Finding["parts"]>[number] | undefined,
+): NonNullable<Finding["parts"]>[number] {
+  const { count: _, ...rest } = before?.part === part ? before : {};
+  const counted = typedNumber(count);
+  return { ...rest, part: part as PartId, ...(counted === null ? {} : { count: counted }) };
+}
+
 /** The finding of a form that has no problem; what the form does not show stays as it was. */
 export function findingOf(
   model: FindingModel,
   before: Finding | null,
   around: FindingAround,
 ): Finding {
-  const by = around.people.find(({ name }) => name === model.by.trim())?.id ?? orNull(model.by);
+  const whoOf = (words: string): string | null =>
+    around.people.find(({ name }) => name === words.trim())?.id ?? orNull(words);
+  const [by, decidedBy] = [whoOf(model.by), whoOf(model.decidedBy)];
   const fields = {
     ...{ what: orNull(model.what), where: orNull(model.where), side: orNull(model.side) },
-    ...{ kind: orNull(model.kind), verdict: model.verdict === "" ? null : model.verdict, by },
+    ...{
+      kind: orNull(model.kind),
+      verdict: model.verdict === "" ? null : model.verdict,
+      by,
+      decidedBy,
+    },
     ...{ evidence: orNull(model.evidence), consequence: orNull(model.consequence) },
     ...{ todo: orNull(model.todo), note: orNull(model.note) },
     ...{ minutes: typedNumber(model.minutes), cost: typedNumber(model.cost) },
@@ -192,6 +225,9 @@ export function findingOf(
     machine: model.machine as MachineId,
     found: formatDay(parseDay(model.found) ?? dayOf(model.found)),
     decision: model.decision,
+    ...(model.parts.length > 0 || before?.parts !== undefined
+      ? { parts: model.parts.map((one, at) => partOf(one, before?.parts?.[at])) }
+      : {}),
     ...(model.pictures.length > 0 || before?.pictures !== undefined
       ? { pictures: [...model.pictures] }
       : {}),
