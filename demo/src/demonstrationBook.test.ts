@@ -14,6 +14,10 @@ import {
   sharedBookOf,
   stockOn,
   vinDoubt,
+  checkLimits,
+  proposedVerdict,
+  sharedCauses,
+  unevenPairs,
 } from "@yonderfell/core";
 import { demonstrationBook } from "./index.js";
 
@@ -164,7 +168,7 @@ test.each([0, 97, 265])(
     const machines = reckonBook(book, today);
     const findings = machines.flatMap((one) => one.findings.map(({ status }) => status));
     expect(findings).toEqual(expect.arrayContaining(["overdue", "declined", "soon"]));
-    expect((book.findings ?? []).length).toBe(findings.length + 2);
+    expect((book.findings ?? []).length).toBe(findings.length + 3);
     const pads = machines.flatMap((one) =>
       one.tasks.filter(({ task }) => task.id === "t-hatch-pads").flatMap(({ limits }) => limits),
     );
@@ -174,6 +178,46 @@ test.each([0, 97, 265])(
     ]);
   },
 );
+
+test("two years of rounds: every verdict is that of its figures, what is not sound has its finding, a stop is released", () => {
+  const book = demonstrationBook(TODAY);
+  const { rounds = [], checklists = [], findings = [], machines = [] } = book;
+  const days = rounds.map(({ date }) => dayOf(date));
+  expect(Math.max(...days) - Math.min(...days)).toBeGreaterThan(700);
+  let judged = 0;
+  for (const { checklist, results = [] } of rounds) {
+    const list = checklists.find(({ id }) => id === checklist);
+    for (const result of results) {
+      const check = (list?.checks ?? []).find(({ id }) => id === result.check);
+      if (check === undefined) throw new Error(`no check ${result.check}`);
+      const verdict = proposedVerdict(check, checkLimits(check, []), result);
+      if (verdict === null) continue;
+      judged += 1;
+      expect([result.check, result.readings, verdict]).toEqual([
+        ...[result.check, result.readings, result.verdict],
+      ]);
+    }
+  }
+  expect(judged).toBeGreaterThan(40);
+  for (const { round, check, point = null } of findings) {
+    const walked = rounds.find(({ id }) => id === round);
+    if (!round || !check) continue;
+    const results = (walked?.results ?? []).filter((one) => one.check === check);
+    const at = results.filter((one) => point === null || one.point === point);
+    expect(at.some(({ verdict }) => ["watch", "attend", "stop"].includes(verdict ?? ""))).toBe(
+      true,
+    );
+  }
+  const mini = rounds.find(({ id }) => id === "n-03-96");
+  const wheels = checklists.find(({ id }) => id === "cl-wheels");
+  if (mini === undefined || wheels === undefined) throw new Error("the minibus was walked round");
+  expect(sharedCauses(mini, wheels).map(({ cause }) => cause)).toEqual([
+    "alignment, or worn joints",
+  ]);
+  expect(unevenPairs(mini, wheels)).toEqual([]);
+  const stops = machines.flatMap((machine) => machine.stops ?? []);
+  expect(stops.filter(({ released }) => released)).toHaveLength(1);
+});
 
 test("the gritter's engine uses more and more oil", () => {
   const book = demonstrationBook(TODAY);

@@ -119,6 +119,15 @@ function machineOf(machine: ScenarioMachine, today: DayNumber): Machine {
               since: formatDay(addDays(today, -stop.daysAgo)),
               reason: stop.reason,
               by: stop.by,
+              ...(stop.released === undefined
+                ? {}
+                : {
+                    released: {
+                      on: formatDay(addDays(today, -stop.released.daysAgo)),
+                      by: stop.released.by,
+                      done: stop.released.done,
+                    },
+                  }),
             },
           ],
         }),

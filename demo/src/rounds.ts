@@ -2,73 +2,13 @@ import {
   addDays,
   formatDay,
   type Book,
-  type Checklist,
   type DayNumber,
   type Finding,
   type Round,
   type Sample,
 } from "@yonderfell/core";
+import { CHECKLISTS } from "./checklists.js";
 import { q } from "./plate.js";
-
-/** What the shed looks at. */
-const CHECKLISTS = [
-  {
-    id: "cl-wheels",
-    name: "Wheels off",
-    kinds: ["bus", "car", "van", "heavy lorry", "electric van"],
-    when: "every half year",
-    checks: [
-      {
-        ...{ id: "k-pads", name: "Front pads", how: "measure", unit: "mm", wears: "down" },
-        ...{ points: ["left", "right"], least: 3, watchLeast: 4.5, severity: "stop" },
-        ...{ source: "handbook", tool: "calliper", uncertainty: 0.2, resolution: 0.1 },
-        caution: "On stands, wheels chocked",
-      },
-      {
-        ...{ id: "k-tread", name: "Tread", how: "measure", unit: "mm", wears: "down" },
-        ...{ points: ["left front", "right front", "left rear", "right rear"] },
-        ...{ least: 1.6, watchLeast: 3, source: "law", tool: "depth gauge", resolution: 0.1 },
-      },
-      {
-        ...{ id: "k-hose", name: "Brake hoses", how: "look", where: "behind the wheel" },
-        good: "no crack where it bends, no rub mark",
-        picks: [
-          { word: "sound", means: "supple, dry", verdict: "sound" },
-          {
-            word: "fine cracks",
-            means: "it ages",
-            todo: "renew within the year",
-            verdict: "watch",
-          },
-          { word: "wet", means: "it leaks", todo: "do not drive", verdict: "stop" },
-        ],
-      },
-      { id: "k-play", name: "Wheel bearings, play", how: "feel", good: "none to feel" },
-    ],
-  },
-  {
-    id: "cl-bonnet",
-    name: "Monthly, under the bonnet",
-    when: "monthly",
-    checks: [
-      { id: "k-oil", name: "Engine oil level", how: "look", good: "between the marks, cold" },
-      {
-        ...{ id: "k-volts", name: "Battery at rest", how: "measure", unit: "V", wears: "down" },
-        ...{ least: 12.2, watchLeast: 12.4, source: "rule of thumb", resolution: 0.01 },
-      },
-      {
-        ...{ id: "k-frost", name: "Coolant, freezes at", how: "measure", unit: "degC" },
-        ...{ most: -25, fluid: "coolant", tool: "refractometer", resolution: 1 },
-        separates: {
-          ask: "Is the level lower than last month?",
-          yes: "it leaks, and was topped up with water",
-          no: "it was filled too thin",
-        },
-      },
-      { id: "k-belt", name: "Auxiliary belt", how: "look", good: "no cracks, no glaze" },
-    ],
-  },
-] as unknown as readonly Checklist[];
 
 /** A round of the past: who, how many days ago, what was read at which point. */
 interface ScenarioRound {
@@ -83,7 +23,23 @@ const pads = (left: number, right: number): object[] => [
   { check: "k-pads", point: "left", readings: [q(left, "mm")], verdict: padVerdict(left) },
   { check: "k-pads", point: "right", readings: [q(right, "mm")], verdict: padVerdict(right) },
 ];
-const padVerdict = (value: number): string => (value < 4.5 ? "watch" : "sound");
+const padVerdict = (value: number): string =>
+  value < 2.8 ? "stop" : value < 4.5 ? "watch" : "sound";
+/** The tread of a tyre from inside to outside, in mm. */
+const tread = (point: string, ...across: readonly [number, number, number]): object => {
+  const [inner, middle, outer] = across;
+  const least = Math.min(...across);
+  return {
+    ...{ check: "k-tread", point, readings: [q(least, "mm")] },
+    figures: { inner, middle, outer, limit: 1.6, watch: 3 },
+    verdict: least < 3 ? "watch" : "sound",
+  };
+};
+const belt = (picked: string, verdict: string, answered: string | null = null): object => ({
+  ...{ check: "k-belt", picked, verdict },
+  ...(answered === null ? {} : { answered }),
+});
+const OIL = { check: "k-oil", verdict: "sound" };
 const PLAIN = { check: "k-play", verdict: "sound" };
 const hoses = (picked: string, verdict: string): object => ({ check: "k-hose", picked, verdict });
 const volts = (value: number): object => ({
@@ -102,12 +58,32 @@ const bonnet = (machine: string, by: string, daysAgo: number, ...results: object
 });
 
 const ROUNDS: readonly ScenarioRound[] = [
+  wheels("m-hatch", "pe-rigg", 690, ...pads(7.4, 8.2), PLAIN, hoses("sound", "sound")),
+  wheels("m-hatch", "pe-rigg", 520, ...pads(5.1, 6.4), PLAIN, hoses("sound", "sound")),
+  wheels("m-hatch", "pe-rigg", 349, ...pads(2.5, 4.3), PLAIN, hoses("sound", "sound")),
+  bonnet("m-bus", "pe-thwaite", 712, volts(12.78), frost(-34), OIL, belt("sound", "sound")),
+  bonnet("m-bus", "pe-thwaite", 561, volts(12.76), frost(-34), OIL, belt("sound", "sound")),
+  bonnet("m-bus", "pe-rigg", 404, volts(12.75), frost(-33), OIL, belt("fine cracks", "watch")),
+  bonnet(
+    ...(["m-bus", "pe-thwaite", 166, volts(12.74), frost(-33)] as const),
+    ...[OIL, belt("swollen or wet", "attend", "yes")],
+  ),
+  bonnet("m-gritter", "pe-thwaite", 695, volts(12.71), frost(-32), OIL),
+  bonnet("m-gritter", "pe-rigg", 424, volts(12.68), frost(-32), OIL),
+  bonnet("m-gritter", "pe-thwaite", 392, volts(12.66), frost(-31), OIL),
   wheels("m-hatch", "pe-rigg", 250, ...pads(10.4, 10.6), PLAIN, hoses("sound", "sound")),
   wheels("m-hatch", "pe-rigg", 141, ...pads(8.9, 9.3), PLAIN, hoses("sound", "sound")),
   wheels("m-hatch", "pe-thwaite", 37, ...pads(7.6, 8.2), PLAIN, hoses("fine cracks", "watch")),
-  wheels("m-minibus", "pe-thwaite", 96, ...pads(6.1, 4.3), {
-    ...{ check: "k-play", verdict: "left closed", reason: "not due, seals would be disturbed" },
-  }),
+  wheels("m-minibus", "pe-rigg", 470, ...pads(9.4, 9.1), PLAIN, hoses("sound", "sound")),
+  wheels("m-minibus", "pe-thwaite", 280, ...pads(7.7, 6.8), PLAIN, hoses("sound", "sound")),
+  wheels(
+    ...(["m-minibus", "pe-thwaite", 96, ...pads(6.1, 4.3)] as const),
+    ...[tread("left front", 2.8, 4.4, 4.9), tread("right front", 2.6, 4.1, 4.8)],
+    ...[tread("left rear", 5.6, 5.8, 5.7), tread("right rear", 5.5, 5.7, 5.6)],
+    {
+      ...{ check: "k-play", verdict: "left closed", reason: "not due, seals would be disturbed" },
+    },
+  ),
   bonnet("m-gritter", "pe-thwaite", 61, volts(12.62), frost(-31), {
     check: "k-oil",
     verdict: "sound",
@@ -152,14 +128,45 @@ const FINDINGS = [
   },
   {
     ...{ id: "fd-hatch-pads", machine: "m-hatch", daysAgo: 349, kind: "wear", by: "pe-rigg" },
-    ...{ what: "Front pads worn on the inner faces", where: "both front", verdict: "attend" },
+    ...{ what: "Front pads worn on the inner faces", where: "both front", verdict: "stop" },
     ...{ evidence: "2.5 mm", todo: "Pads, pins greased", decision: "now", minutes: 75 },
+    ...{ round: "n-h1-349", check: "k-pads", point: "left", decidedBy: "pe-rigg" },
   },
   {
     ...{ id: "fd-mini-pads", machine: "m-minibus", daysAgo: 96, kind: "wear", by: "pe-thwaite" },
     ...{ what: "Front pads wear unevenly", where: "right front", verdict: "watch" },
     ...{ evidence: "6.1 mm left, 4.3 mm right", also: ["sliding pin seized"], round: "n-03-96" },
     ...{ check: "k-pads", decision: "watch", lookInDays: 14 },
+  },
+  {
+    ...{ id: "fd-mini-tread", machine: "m-minibus", daysAgo: 96, kind: "tread worn inside" },
+    ...{ what: "Front tyres worn inside", where: "both front", verdict: "watch" },
+    ...{ evidence: "2.6 mm (least 1.6, law); worn inside", by: "pe-thwaite", cost: 95 },
+    ...{ consequence: "alignment, or worn joints", round: "n-03-96", check: "k-tread" },
+    ...{ todo: "feel for play and measure the alignment before new tyres", minutes: 60 },
+    ...{ point: "right front", decision: "next visit", dueInDays: 45, decidedBy: "pe-thwaite" },
+  },
+  {
+    ...{ id: "fd-bus-belt", machine: "m-bus", daysAgo: 166, kind: "belt", by: "pe-thwaite" },
+    ...{ what: "Auxiliary belt", where: "engine", verdict: "attend", minutes: 90, cost: 61 },
+    ...{ evidence: "swollen or wet; Is it wet, or does it smell of oil? yes" },
+    ...{ consequence: "oil or coolant gets on it", round: "n-07-166", check: "k-belt" },
+    ...{ todo: "find the leak first, then a new belt", decision: "next visit" },
+    also: ["a leak above it, cured before the new belt goes on"],
+  },
+  {
+    ...{ id: "fd-amb-heater", machine: "m-ambulance", daysAgo: 230, kind: "weep" },
+    ...{ what: "Heater hose weeps", where: "behind the bulkhead", verdict: "attend" },
+    ...{ evidence: "damp at the clip, a cup of coolant in a month", by: "pe-rigg", cost: 44 },
+    ...{ todo: "hose and both clips", minutes: 80, decision: "next visit", dueInDays: 38 },
+    ...{ decidedBy: "pe-thwaite", decidedDaysAgo: 18 },
+    reason: "a litre was missing in November",
+    decisions: [
+      {
+        ...{ daysAgo: 226, by: "the office", decision: "declined" },
+        reason: "not before the new budget",
+      },
+    ],
   },
   {
     ...{ id: "fd-lunch-rust", machine: "m-lunch", daysAgo: 210, kind: "rust", by: "pe-rigg" },
@@ -201,8 +208,9 @@ export function foundOn(
   }));
   const rounds = [...finished, ...underWay];
   const findings = FINDINGS.map(({ daysAgo, ...finding }) => {
-    const { lookInDays, dueInDays, closed, decisions, ...rest } = {
+    const { lookInDays, dueInDays, decidedDaysAgo, closed, decisions, ...rest } = {
       ...{ lookInDays: null, dueInDays: null, closed: null, decisions: null },
+      decidedDaysAgo: null,
       ...finding,
     };
     const dated = ({ daysAgo: ago, ...one }: { readonly daysAgo: number }): object => ({
@@ -212,6 +220,7 @@ export function foundOn(
       ...{ ...rest, found: on(daysAgo) },
       ...(lookInDays === null ? {} : { lookOn: on(-lookInDays) }),
       ...(dueInDays === null ? {} : { dueOn: on(-dueInDays) }),
+      ...(decidedDaysAgo === null ? {} : { decided: on(decidedDaysAgo) }),
       ...(closed === null ? {} : { closed: dated(closed) }),
       ...(decisions === null ? {} : { decisions: decisions.map(dated) }),
     };

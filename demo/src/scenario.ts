@@ -99,7 +99,13 @@ export interface ScenarioMachine {
     readonly reason: string;
   }[];
   /** Out of service since so many days ago. */
-  readonly stop?: { readonly daysAgo: number; readonly reason: string; readonly by: string };
+  readonly stop?: {
+    readonly daysAgo: number;
+    readonly reason: string;
+    readonly by: string;
+    /** Released again: so many days ago, by whom, what was done. */
+    readonly released?: { readonly daysAgo: number; readonly by: string; readonly done: string };
+  };
   readonly fluids?: readonly ScenarioFluid[];
   readonly points?: readonly ScenarioPoint[];
   readonly specifications?: readonly ScenarioSpecification[];

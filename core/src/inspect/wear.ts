@@ -5,14 +5,17 @@ import type { Settings } from "../book/records/settings.js";
 import type { MeterId } from "../book/records/ids.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { valueIn } from "../quantity/quantity.js";
-import { dimensionOf } from "../quantity/unit.js";
+import { dimensionOf, type Unit } from "../quantity/unit.js";
 import { completionLife } from "../schedule/completion.js";
 import { forecastLife, type Forecast } from "../schedule/forecast.js";
-import { recordsByMachine } from "../book/slice/machineRecords.js";
+import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
+import { recordsByMachine, type MachineRecords } from "../book/slice/machineRecords.js";
+import type { Entry } from "../book/records/entry.js";
+import type { Task } from "../book/records/task.js";
 import { reckonMeters } from "../meter/reckonMeter.js";
 import { mean } from "../sums/middle.js";
 import type { CheckLimits } from "./checkLimits.js";
-import { resultAt } from "./places.js";
+import { resultAt, type CheckPlace } from "./places.js";
 import { trendOf, type Trend } from "./trend.js";
 
 /** What was read at a check in an earlier round, or in this one. */
@@ -41,18 +44,60 @@ export interface Wear {
 const wornTo = ({ wears }: Check, { least, most }: CheckLimits): number | null =>
   wears === "up" ? most : wears === "down" ? least : null;
 
+/** When what a check measures at a point was last renewed by work: by a task that goes by that measure, or by what closed a finding of it; null where nothing says so. */
+function renewal(
+  { entries, tasks, findings }: MachineRecords,
+  { check, point }: CheckPlace,
+  today: DayNumber,
+): CurrentRecord<Entry> | null {
+  const goesByIt = ({ regimes }: Task): boolean =>
+    Object.values(regimes ?? {})
+      .flat()
+      .some(
+        (limit) => "check" in limit && limit.check === check.id && (limit.point ?? null) === point,
+      );
+  const own = new Set<string>(tasks.filter(goesByIt).map(({ id }) => id));
+  const found = new Set<string>(
+    findings
+      .filter((one) => one.check === check.id && (one.point ?? null) === point)
+      .map(({ id }) => id),
+  );
+  const renewals = entries.filter(
+    ({ day, record }) =>
+      day <= today &&
+      ((record.tasks ?? []).some((task) => own.has(task)) ||
+        (record.closes ?? []).some((finding) => found.has(finding))),
+  );
+  return renewals.toSorted(byDate).at(-1) ?? null;
+}
+
+/** What was measured of it when it was renewed, under the name of the check and its point; null where nothing was. */
+function measuredNew(
+  renewed: CurrentRecord<Entry> | null,
+  { check, point }: CheckPlace,
+  unit: Unit,
+): number | null {
+  const name = point === null ? check.name : `${check.name}, ${point}`;
+  const measure = (renewed?.record.measures ?? []).find((one) => one.name === name);
+  const values = (measure?.readings ?? [])
+    .filter((reading) => dimensionOf(reading.unit) === dimensionOf(unit))
+    .map((reading) => valueIn(reading, unit));
+  return values.length === 0 ? null : mean(values);
+}
+
 /**
  * How what a check measures at a point has worn on a machine: the readings of all current rounds that have that check, up to
- * `today`, and by the sum *trend* over the life of its first meter when it meets its limit, with the days the due rules (§6)
+ * `today` and since it was last renewed by work, and by the sum *trend* over the life of its first meter when it meets its limit, with the days the due rules (§6)
  * give. A check that does not say which way it wears has readings and no trend.
  */
 export function wearOf(
   book: MachineBook,
-  { check, point }: { readonly check: Check; readonly point: string | null },
+  place: CheckPlace,
   limits: CheckLimits,
   settings: Settings,
   today: DayNumber,
 ): Wear {
+  const { check, point } = place;
   const [machine] = book.machines;
   const records = recordsByMachine(book).get(machine.id);
   const meter = (machine.meters ?? [])[0]?.id ?? null;
@@ -60,8 +105,9 @@ export function wearOf(
     records === undefined || meter === null
       ? null
       : (reckonMeters(records, settings, today).get(meter) ?? null);
+  const renewed = records === undefined ? null : renewal(records, place, today);
   const rounds = (records?.rounds ?? [])
-    .filter(({ day }) => day <= today)
+    .filter(({ day }) => day <= today && (renewed === null || day > renewed.day))
     .toSorted((one, other) => one.day - other.day);
   const readings = rounds.flatMap((round): ReadBefore[] => {
     const values = (resultAt(round.record, { check, point })?.readings ?? [])
@@ -78,7 +124,10 @@ export function wearOf(
   }
   const points = readings.flatMap(({ life, value }) => (life === null ? [] : [{ life, value }]));
   const perDay = reckoning.rate.perDay;
-  const given = { points, limit, wears: check.wears, fitted: null, lifeNow, perDay };
+  const newLife = renewed === null ? null : completionLife(renewed, reckoning);
+  const newValue = measuredNew(renewed, place, limits.unit);
+  const fitted = newLife === null || newValue === null ? null : { life: newLife, value: newValue };
+  const given = { points, limit, wears: check.wears, fitted, lifeNow, perDay };
   const trend = trendOf(given);
   const meets = trend.atLimit === null ? null : forecastLife(reckoning, trend.atLimit, today);
   return { readings, meter, limit, trend, meets };

@@ -116,6 +116,13 @@ export const hatchback: ScenarioMachine = {
       doneDaysAgo: [342],
     },
   ],
+  stop: {
+    ...{ daysAgo: 349, reason: "Front pads, left", by: "Joss Rigg" },
+    released: {
+      ...{ daysAgo: 342, by: "Joss Rigg" },
+      done: "new pads both sides, pins freed and greased, brakes tried on the hill",
+    },
+  },
   worked: [
     {
       daysAgo: 342,

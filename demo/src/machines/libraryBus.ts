@@ -1,4 +1,4 @@
-import type { PlaceId } from "@yonderfell/core";
+import type { FindingId, PlaceId } from "@yonderfell/core";
 import { vinOf } from "../vin.js";
 import { every, HRS, months, ODO } from "../limits.js";
 import { q } from "../plate.js";
@@ -141,6 +141,15 @@ export const libraryBus: ScenarioMachine = {
       name: "Cabin filter",
       regimes: { handbook: [months(12)] },
       doneDaysAgo: [606, 241],
+    },
+  ],
+  said: [
+    {
+      daysAgo: 148,
+      says: {
+        closes: ["fd-bus-belt" as FindingId],
+        note: "Steering hose wept on the belt: hose and clips first, then the new belt.",
+      },
     },
   ],
   notes: [

@@ -4,6 +4,7 @@ import { useAppSelector } from "../../session/store.js";
 import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { shortDate } from "../../words/format.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
+import { Again } from "./FindingLine.js";
 import type { ShownRound } from "./useRounds.js";
 
 /** The finding that was made of a check, with what is decided until somebody decides. */
@@ -26,6 +27,7 @@ export function FoundHere({
         <strong>{isOld ? "Found before, and still open" : "A finding is made of it"}</strong>:{" "}
         {decision}
         {lookOn ? `, look again ${shortDate(dayOf(lookOn), today)}` : ""}
+        <Again finding={finding} findings={shown.book.findings} />
       </p>
       <button type="button" className={QUIET_BUTTON} onClick={() => setIsOpen(true)}>
         Decide
