@@ -50,6 +50,8 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["a round that is walked", "rounds/m-gritter/n-21-5", "All checks"],
   ["findings", "rounds/findings", "Engine uses oil"],
   ["checklists", "rounds/checklists", "From the library"],
+  ["a checklist in the form", "rounds/checklists/cl-bonnet", "Save the checklist"],
+  ["a check judged by a sum", "rounds/m-post/n-18-1?at=%5B%22k-volts%22%2Cnull%5D", "Taken as"],
   ["Ledger", "ledger", "The log"],
   ["Books", "books", "Safe and shared"],
   ["tables", "tables", "Write a table out"],

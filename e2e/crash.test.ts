@@ -1,5 +1,6 @@
 import { killTrial, type Moment } from "./kills.js";
 import { POURS } from "./pours.js";
+import { READINGS } from "./readings.js";
 
 /** Before, within and after the save; thirty kills at random moments are part of the bench. */
 const MOMENTS: readonly Moment[] = [
@@ -22,6 +23,14 @@ test("whatever was said to be saved is there after the browser was killed, and t
 test("no tap of a running job that was shown is lost when the browser is killed, and none counts twice", async () => {
   const moments: readonly Moment[] = ["pressed", { afterMs: 20 }, "said to be saved"];
   const { made, story, ...wrong } = await killTrial(moments, POURS);
+  expect({ ...wrong, story }).toMatchObject({ lost: [], doubled: [], faults: [] });
+  expect(made).toBe(2 * moments.length);
+  expect(wrong.saved).toBeGreaterThan(moments.length);
+}, 300_000);
+
+test("no reading of a round under way that was shown is lost when the browser is killed, and none counts twice", async () => {
+  const moments: readonly Moment[] = ["pressed", { afterMs: 20 }, "said to be saved"];
+  const { made, story, ...wrong } = await killTrial(moments, READINGS);
   expect({ ...wrong, story }).toMatchObject({ lost: [], doubled: [], faults: [] });
   expect(made).toBe(2 * moments.length);
   expect(wrong.saved).toBeGreaterThan(moments.length);

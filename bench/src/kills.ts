@@ -1,6 +1,7 @@
 import { seededRandom } from "@yonderfell/demo/random";
 import { killTrial, type Doing } from "../../e2e/kills.js";
 import { POURS } from "../../e2e/pours.js";
+import { READINGS } from "../../e2e/readings.js";
 
 const SEED = 4711;
 const KILLS = 30;
@@ -11,6 +12,7 @@ const WITHIN_MS = 90;
 export async function tryKills(): Promise<void> {
   await kill("work that is logged");
   await kill("taps of a running job", POURS);
+  await kill("readings of a round under way", READINGS);
 }
 
 async function kill(what: string, doing?: Doing): Promise<void> {

@@ -46,6 +46,7 @@ export const CHECKLISTS = [
       {
         ...{ id: "k-volts", name: "Battery at rest", how: "measure", unit: "V", wears: "down" },
         ...{ least: 12.2, watchLeast: 12.4, source: "rule of thumb", resolution: 0.01 },
+        ...{ sum: "battery", given: { system: 12, kind: "flooded", rested: 8 } },
       },
       {
         ...{ id: "k-frost", name: "Coolant, freezes at", how: "measure", unit: "degC" },

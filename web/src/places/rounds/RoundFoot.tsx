@@ -56,7 +56,7 @@ export function RoundFoot({
         disabled={!isTold}
         onClick={() => go(next)}
       >
-        <span className="truncate">
+        <span className="line-clamp-2 leading-tight">
           {waits !== ""
             ? waits
             : !isTold

@@ -4,6 +4,7 @@ import {
   findingAtPlace,
   isFound,
   judgeReadings,
+  judgeSum,
   placesOf,
   resultAt,
   sharedCauses,
@@ -21,7 +22,7 @@ import { Page } from "../../ui/Page.js";
 import { fullDate, sentence } from "../../words/format.js";
 import { findingPath } from "../../words/findingWords.js";
 import { machinePath } from "../shared/paths.js";
-import { limitWords, placeWords } from "./roundWords.js";
+import { boundWords, placeWords } from "./roundWords.js";
 import { keyOf } from "./useInHand.js";
 import type { ShownRound } from "./useRounds.js";
 import { VerdictMark } from "./VerdictMark.js";
@@ -116,13 +117,18 @@ export function FoundList({ shown }: { readonly shown: ShownRound }): ReactEleme
         {found.map((place) => {
           const finding = findingAtPlace(shown.book, place);
           return (
-            <li key={keyOf(place)} className="border-t border-hairline py-2">
+            <li
+              key={keyOf(place)}
+              className="grid items-center gap-x-6 border-t border-hairline py-1.5 sm:grid-cols-[10rem_minmax(0,3fr)_minmax(0,4fr)]"
+            >
               <Verdict result={resultAt(shown.round, place)} />
-              <strong className="block">{placeWords(place)}</strong>
-              {finding !== null && (
+              <strong>{placeWords(place)}</strong>
+              {finding === null ? (
+                <span className="text-quiet">closed since</span>
+              ) : (
                 <Link
                   to={findingPath(finding.id)}
-                  className="flex min-h-11 items-center text-clear underline"
+                  className="flex min-h-10 items-center text-clear underline max-sm:min-h-12"
                 >
                   {finding.decision}
                   {finding.evidence ? `: ${finding.evidence}` : ""}
@@ -160,6 +166,7 @@ function ResultLine({
   const judged = then === null ? null : judgeReadings(then, result?.readings ?? []);
   const told = [
     judged === null || then === null ? "" : `${formatted(judged.value)} ${symbolOf(then.unit)}`,
+    ...(judgeSum(place.check, result?.figures)?.signs ?? []).map(({ seen }) => seen),
     result?.picked ?? "",
     result?.reason ?? "",
     result?.note ?? "",
@@ -170,7 +177,7 @@ function ResultLine({
       <Verdict result={result} />
       <span className="text-quiet">
         {told.join("; ")}
-        {judged !== null && then !== null && ` (${limitWords(then)})`}
+        {judged !== null && then !== null && boundWords(then) !== "" && ` (${boundWords(then)})`}
       </span>
     </li>
   );

@@ -8,7 +8,7 @@ import {
   type RoundIssue,
   type Wear,
 } from "@yonderfell/core";
-import { counted, shortDate } from "../../words/format.js";
+import { counted, sentence, shortDate } from "../../words/format.js";
 import { figureStyle } from "../../words/writing.js";
 import { formatted } from "../shared/atTheMachine/figures.js";
 
@@ -35,15 +35,22 @@ export function howWords({ how, where, side, tool }: Check): string {
   return `${WAYS[how]}${place === "" ? "" : `: ${place}`}${tool ? `, with ${tool}` : ""}`;
 }
 
-/** What a reading is held against, and who says so. */
-export function limitWords({ unit, least, most, uncertainty, source }: CheckLimits): string {
+/** The limits of a reading and who says so, in a few words: `least 3 mm, handbook`; empty where there are none. */
+export function boundWords({ unit, least, most, source }: CheckLimits): string {
   const bounds = [
     ...(least === null ? [] : [`least ${formatted(least)} ${symbolOf(unit)}`]),
     ...(most === null ? [] : [`most ${formatted(most)} ${symbolOf(unit)}`]),
   ];
-  if (bounds.length === 0) return "No limit is known: it is written down for its trend.";
-  const doubt = uncertainty > 0 ? ` Tool ±${formatted(uncertainty)}.` : "";
-  return `${bounds.join(", ")}${source === null ? "" : ` (${source})`}.${doubt}`;
+  return bounds.length === 0 ? "" : [...bounds, ...(source === null ? [] : [source])].join(", ");
+}
+
+/** What a reading is held against, and who says so. */
+export function limitWords(limits: CheckLimits): string {
+  const bounds = boundWords(limits);
+  if (bounds === "") return "No limit is known: it is written down for its trend.";
+  const { uncertainty } = limits;
+  const doubt = uncertainty > 0 ? ` The tool may be off by ${formatted(uncertainty)}.` : "";
+  return `${sentence(bounds)}.${doubt}`;
 }
 
 /** How it wears and when it meets its limit. */

@@ -74,7 +74,7 @@ function CheckRow({
     onChange(checks.map((one) => (one.id === check.id ? { ...one, ...patch } : one)));
   return (
     <>
-      <div className="flex items-center gap-1">
+      <div className="flex items-center justify-end gap-1 max-sm:flex-wrap">
         <Opener {...{ check, at, name, isOpen, onOpen }} />
         <Act
           words={`Move ${words} up`}
@@ -125,7 +125,7 @@ function Opener({
     <button
       type="button"
       aria-expanded={isOpen}
-      className="flex min-h-12 min-w-0 flex-1 items-center gap-2 rounded-[3px] text-left hover:bg-wash"
+      className="flex min-h-12 min-w-0 flex-1 items-center gap-2 max-sm:basis-full rounded-[3px] text-left hover:bg-wash"
       onClick={onOpen}
     >
       <ChevronRight
