@@ -174,9 +174,8 @@ test("a checklist is copied, changed and walked", async () => {
   await waitForWords(page, "In this book");
   await begin("m-bus", "Shed door");
   const names: string[] = [];
-  for (let before = ""; !(await isAtTheEnd());) {
-    before = await heading();
-    names.push(before);
+  while (!(await isAtTheEnd())) {
+    names.push(await heading());
     await sound();
   }
   expect(names.at(-1)).toBe("Door shut");

@@ -1,7 +1,9 @@
 import {
   addDays,
   formatDay,
+  openPlaces,
   type Book,
+  type Checklist,
   type DayNumber,
   type Finding,
   type Round,
@@ -194,6 +196,17 @@ const FINDINGS = [
   },
 ] as const;
 
+/** What a round looked at, and what of its list was left closed. */
+function wholeResults({ checklist, results }: ScenarioRound): readonly object[] {
+  const list = CHECKLISTS.find(({ id }) => id === checklist);
+  const told = { results: results as NonNullable<Round["results"]> };
+  const left = openPlaces(told, list ?? ({} as Checklist)).map(({ check, point }) => ({
+    ...{ check: check.id, verdict: "left closed", reason: "no time for it that day" },
+    ...(point === null ? {} : { point }),
+  }));
+  return [...results, ...left];
+}
+
 type Trail = (machine: string, daysAgo: number) => Readonly<Record<string, number>>;
 
 /** Rounds with what the dials then showed, findings, samples, and what they are looked at by. */
@@ -208,7 +221,7 @@ export function foundOn(
   const finished = ROUNDS.map((round) => ({
     ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
     ...{ checklist: round.checklist, by: round.by, meters: dials(round.machine, round.daysAgo) },
-    ...{ results: round.results, finished: true },
+    ...{ results: wholeResults(round), finished: true },
   }));
   const underWay = UNDER_WAY.map((round) => ({
     ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },

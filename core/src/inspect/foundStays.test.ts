@@ -175,7 +175,7 @@ function expectNothingForgotten({ book, own, findings }: Copy): void {
     expect([id, onBoard.has(id)]).toEqual([id, !closed && !byWork.has(id)]);
     if (decision === "declined") expect(reason).toBeTruthy();
   }
-  const [round] = (book.rounds ?? []);
+  const [round] = book.rounds ?? [];
   for (const { check, verdict } of round?.results ?? []) {
     if (isFound(verdict)) expect(findings.map((one) => one.check)).toContain(check);
   }

@@ -14,7 +14,7 @@ import type { Verdict } from "./verdict.js";
 export type Figures = NonNullable<NonNullable<Round["results"]>[number]["figures"]>;
 
 /** What an answer shows beside its verdict: what is seen, what it usually means, what to do. */
-export interface Sign {
+interface Sign {
   readonly seen: string;
   readonly means: string;
   readonly todo: string;

@@ -32,10 +32,11 @@ function RoundUnderWay({ shown }: { readonly shown: ShownRound }): ReactElement 
   const telling = useTelling(shown);
   const title = `${machine.tag} ${checklist.name}`;
   useAwake(true);
-  useEffect(() => {
-    document.title = `${title} · Yonderfell`;
-  }, [title]);
   const { place, places, open } = inHand;
+  const here = place === null ? title : `${placeWords(place)}, ${title}`;
+  useEffect(() => {
+    document.title = `${here} · Yonderfell`;
+  }, [here]);
   return (
     <main
       data-at-the-machine
