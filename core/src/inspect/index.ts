@@ -13,6 +13,7 @@ export {
   sumOfCheck,
 } from "./judgeSum.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";
+export { type ListedRound, listRounds, type ListedRounds } from "./listRounds.js";
 export {
   type CheckPlace,
   type CheckResult,

@@ -56,7 +56,7 @@ export function RoundFoot({
         disabled={!isTold}
         onClick={() => go(next)}
       >
-        <span className="line-clamp-2 leading-tight">
+        <span className="line-clamp-3 leading-tight max-sm:text-base">
           {waits !== ""
             ? waits
             : !isTold

@@ -1,4 +1,4 @@
-import { dayOf } from "@yonderfell/core";
+import { dayOf, type ListedRound } from "@yonderfell/core";
 import { Plus } from "lucide-react";
 import { useMemo, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -13,11 +13,11 @@ import { Far } from "../shared/atTheMachine/Far.js";
 import { roundPath } from "../shared/paths.js";
 import { farWords } from "./roundWords.js";
 import { RoundsFrame } from "./RoundsFrame.js";
-import { useRounds, type ListedRound } from "./useRounds.js";
+import { useRounds } from "./useRounds.js";
 
 /** The rounds under way, and those walked lately. */
 export default function RoundsPage(): ReactElement {
-  const found = useRounds();
+  const { rounds: found, failure } = useRounds();
   return (
     <RoundsFrame
       title="Rounds"
@@ -28,14 +28,17 @@ export default function RoundsPage(): ReactElement {
         </Link>
       }
     >
+      <p role="alert" className="font-semibold text-due empty:hidden">
+        {failure !== "" && `The rounds could not be listed: ${failure}. Load the page anew.`}
+      </p>
       {found?.underWay.length === 0 && found.lately.length === 0 && (
         <EmptyPlace words="Nothing was looked at yet. A round goes round a machine by a checklist: look, measure, judge. What is not sound becomes a finding at once." />
       )}
-      {found !== undefined && found.underWay.length > 0 && (
+      {found !== null && found.underWay.length > 0 && (
         <RoundList title="Under way" rounds={found.underWay} />
       )}
       <OpenFindings />
-      {found !== undefined && found.lately.length > 0 && (
+      {found !== null && found.lately.length > 0 && (
         <RoundList title="Walked lately" rounds={found.lately} />
       )}
     </RoundsFrame>

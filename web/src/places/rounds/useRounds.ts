@@ -1,11 +1,7 @@
 import {
   CHECKLIST_LIBRARY,
-  currentRecords,
-  isFound,
-  openPlaces,
-  placesOf,
-  roundsUnderWay,
   type Checklist,
+  type ListedRounds,
   type Machine,
   type MachineBook,
   type MachineId,
@@ -17,7 +13,9 @@ import {
 import { useMemo } from "react";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
+import { useBeside } from "../../session/useBeside.js";
 import { useMachineBook } from "../../session/useMachineBook.js";
+import { roundsReckoned } from "../../work/roundsClient.js";
 
 /** A round with all that is shown of it. */
 export interface ShownRound {
@@ -54,50 +52,12 @@ export function useShownRound(machine: MachineId, id: string): ShownRound | null
   }, [found, around, id]);
 }
 
-/** A round in a list. */
-export interface ListedRound {
-  readonly round: Round;
-  readonly name: string;
-  readonly machine: Machine;
-  readonly done: number;
-  readonly of: number;
-  /** How many of its results are not sound. */
-  readonly found: number;
-}
+const ask = (database: string): Promise<ListedRounds> => roundsReckoned().roundsListed(database);
 
-/** How many rounds that are finished are listed. */
-const LATEST = 12;
-
-/** The rounds under way and those finished lately, over all machines; undefined until read. */
-export function useRounds():
-  | { readonly underWay: readonly ListedRound[]; readonly lately: readonly ListedRound[] }
-  | undefined {
-  const { storage } = useBook();
-  const read = async () => {
-    const [rounds, checklists, machines] = await Promise.all([
-      storage.list("rounds"),
-      storage.list("checklists"),
-      storage.list("machines"),
-    ]);
-    const listed = (round: Round): ListedRound[] => {
-      const checklist = checklists.find(({ id }) => id === round.checklist);
-      const machine = machines.find(({ id }) => id === round.machine);
-      if (checklist === undefined || machine === undefined) return [];
-      const { length: of } = placesOf(checklist);
-      const bad = (round.results ?? []).filter(({ verdict }) => isFound(verdict));
-      const done = of - openPlaces(round, checklist).length;
-      return [{ round, name: checklist.name, machine, done, of, found: bad.length }];
-    };
-    const finished = currentRecords(rounds)
-      .filter(({ record }) => record.finished === true)
-      .toSorted((one, other) => other.day - one.day)
-      .slice(0, LATEST);
-    return {
-      underWay: roundsUnderWay(rounds).flatMap(listed),
-      lately: finished.flatMap(({ record }) => listed(record)),
-    };
-  };
-  return useLiveOf("rounds", read, [storage]);
+/** The rounds under way and those finished lately, over all machines, listed beside the page; null until they are. */
+export function useRounds(): { readonly rounds: ListedRounds | null; readonly failure: string } {
+  const { answer: rounds, failure } = useBeside(ask);
+  return { rounds, failure };
 }
 
 /** A checklist that can be walked, and whether the book has it already. */
