@@ -71,7 +71,7 @@ function reasons(machine: BoardMachine, task: string): string {
 
 test("a limit on a replaced meter is told in the figures of both dials", () => {
   expect(reasons(onTheBoard("m-bus"), "t-bus-oil")).toBe(
-    "[Odometer limit] Last done 15 Jan 2026 at 86 163 km on the old dial. Every 12 000 km: due at 11 924 km on this dial. Running 36 km a day (from 86 readings over 2 years, the latest counting most): about 12 Dec (6–20 Dec). 500 km of grace before it is overdue. [12-month limit] Last done 15 Jan 2026. Every 12 months: due on 15 Jan 2027. The odometer limit comes first; the 12-month limit is 5 weeks later, 15 Jan 2027. By the handbook intervals.",
+    "[Odometer limit] Last done 15 Jan 2026 at 86 163 km on the old dial. Every 12 000 km: due at 11 924 km on this dial. Running 36 km a day (from 91 readings over 2 years, the latest counting most): about 12 Dec (6–20 Dec). 500 km of grace before it is overdue. [12-month limit] Last done 15 Jan 2026. Every 12 months: due on 15 Jan 2027. The odometer limit comes first; the 12-month limit is 5 weeks later, 15 Jan 2027. By the handbook intervals.",
   );
 });
 

@@ -26,7 +26,7 @@ beforeEach(async () => {
 });
 
 const titles = async (words: string): Promise<string[]> =>
-  (await finder.find(words, 30)).map(({ kind, tag, title }) => `${kind} ${tag} ${title}`);
+  (await finder.find(words, 60)).map(({ kind, tag, title }) => `${kind} ${tag} ${title}`);
 
 async function note(words: string): Promise<EntryId> {
   await storage.perform(
