@@ -124,7 +124,12 @@ test("a book of version 5 is all there once it is packed, in its order, and its 
 test("what is added after packing comes last in its section", async () => {
   await writeAsVersion5("added", BOOK);
   const storage = new DexieStorage("added");
-  const after = { id: "new", machine: "m-post", name: "Wash", regimes: { normal: [{ months: 1 }] } };
+  const after = {
+    id: "new",
+    machine: "m-post",
+    name: "Wash",
+    regimes: { normal: [{ months: 1 }] },
+  };
   const records = [{ section: "tasks", id: "new", before: null, after }];
   const added = await storage.apply({ command: "add", records } as never, "2026-11-23T09:00:00Z");
   expect(added).toMatchObject({ ok: true });
