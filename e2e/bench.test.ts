@@ -192,7 +192,7 @@ test("another way of the library is chosen for a task, and stays chosen after a 
   const { page } = app();
   await go(page, "bench/new?machine=m-minibus&task=t-mini-oil");
   await waitForWords(page, "Drain through");
-  await choose(page, "Engine oil and filter", "engine oil by suction");
+  await choose(page, "Way for: Engine oil and filter", "engine oil by suction");
   await waitForWords(page, "Suck out, probe to the bottom");
   await page.reload();
   await waitForWords(page, "Suck out, probe to the bottom");

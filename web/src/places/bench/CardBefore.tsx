@@ -148,7 +148,7 @@ function ByWhichWay({
         {fields.map(({ task, usual, others }) => (
           <SelectField
             key={task.id}
-            label={task.name}
+            label={`Way for: ${task.name}`}
             value={ways.get(task.id) ?? ""}
             choices={[["", `${usual}, as usual`], ...others.map((name) => [name, name] as const)]}
             onChange={(way) => onWay(task.id, way)}
