@@ -58,8 +58,9 @@ function foundFields(
   const { answered } = result;
   const answer = separates && answered ? `${separates.ask} ${answered}` : "";
   const cause = answered === "yes" || answered === "no" ? separates?.[answered] : null;
-  const signs = judgeSum(check, result.figures)?.signs ?? [];
-  const seen = signs.map((sign) => sign.seen);
+  const judged = judgeSum(check, result.figures);
+  const signs = judged?.signs ?? [];
+  const seen = [judged?.told, ...signs.map((sign) => sign.seen)];
   const evidence = [readingWords(result, limits), ...seen, result.picked, answer, result.note];
   const [first] = signs;
   return said({
@@ -75,9 +76,10 @@ function foundFields(
 }
 
 /** Whether what is decided of a finding of this round is still what the round itself set. */
-function isUndecided({ round, verdict, decision, decided }: Finding, id: string): boolean {
+function isUndecided(finding: Finding, id: string): boolean {
+  const { round, verdict, decision, decided, decidedBy } = finding;
   const usual = isFound(verdict) ? decisionFor(verdict, "1970-01-01").decision : null;
-  return round === id && decision === usual && (decided ?? null) === null;
+  return round === id && decision === usual && (decided ?? decidedBy ?? null) === null;
 }
 
 /**
@@ -107,7 +109,9 @@ export function findingAgain(
       : { verdict, evidence: `${before}${since}${fields.evidence ?? verdict}` };
   const after: Finding = { ...standing, ...again };
   if (verdict !== "stop" || standing.decision === "now") return after;
-  return decidedAgain(standing, { ...after, decision: "now" }, today);
+  // Nobody has decided that: who decided before stays with the earlier decision.
+  const { decidedBy: _, ...undecided } = after;
+  return decidedAgain(standing, { ...undecided, decision: "now" }, today);
 }
 
 /** A finding as a result of a round makes it, with what is decided until somebody decides (records §3). */

@@ -10,6 +10,7 @@ export {
   type JudgedSum,
   judgeSum,
   knownFigures,
+  plateFigures,
   sumOfCheck,
 } from "./judgeSum.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";

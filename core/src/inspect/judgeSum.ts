@@ -6,7 +6,9 @@ import { COOLANT_JUDGE } from "../fluid/coolantSums.js";
 import type { Quantity } from "../quantity/quantity.js";
 import type { Unit } from "../quantity/unit.js";
 import type { AnySum } from "../sums/sum.js";
+import { isAbove } from "../sums/nearly.js";
 import { BATTERY } from "./battery.js";
+import type { CheckLimits } from "./checkLimits.js";
 import { TREAD, TYRE_AGE } from "./tyres.js";
 import type { Verdict } from "./verdict.js";
 
@@ -27,6 +29,8 @@ export interface JudgedSum {
   /** The one figure that is kept as the reading, for its trend; null where there is none. */
   readonly reading: Quantity | null;
   readonly signs: readonly Sign[];
+  /** What was read beside that reading, in words: all figures across a tyre, its code; empty where it is all. */
+  readonly told: string;
 }
 
 type Answer = Readonly<Record<string, unknown>>;
@@ -69,6 +73,7 @@ interface SumOfCheck {
   readonly sum: AnySum;
   readonly reading: (figures: Figures, answer: Answer) => readonly [number, Unit] | null;
   readonly codes: (answer: Answer) => readonly string[];
+  readonly told: (figures: Figures, answer: Answer) => string;
   /** Which of its figures are the same from one round to the next. */
   readonly stays: readonly string[];
 }
@@ -78,31 +83,45 @@ const figureOf = (value: unknown, unit: Unit): readonly [number, Unit] | null =>
 const wordsOf = (value: unknown): readonly string[] =>
   (Array.isArray(value) ? value : [value]).filter((one) => typeof one === "string");
 
+/** The figures across a tyre, where more than one was read. */
+function acrossWords({ inner, middle, outer }: Figures): string {
+  const read = [inner, middle, outer].filter((value) => typeof value === "number");
+  return read.length < 2 ? "" : `${read.join(", ")} mm across`;
+}
+
 /** The sums that a check may be judged by. */
 const SUMS_OF_CHECKS: Readonly<Record<string, SumOfCheck>> = {
   battery: {
     sum: BATTERY,
     reading: ({ volts }) => figureOf(volts, "V"),
     codes: () => [],
+    told: () => "",
     stays: ["system", "kind"],
   },
   tread: {
     sum: TREAD,
     reading: (_, { least }) => figureOf(least, "mm"),
     codes: ({ hints }) => wordsOf(hints),
+    told: acrossWords,
     stays: ["limit", "watch", "uneven"],
   },
-  "tyre-age": { sum: TYRE_AGE, reading: () => null, codes: () => [], stays: [] },
+  "tyre-age": {
+    ...{ sum: TYRE_AGE, reading: () => null, codes: () => [], stays: [] },
+    told: ({ code }, { years }) =>
+      `code ${String(code)}${typeof years === "number" ? `, ${years.toFixed(1)} years` : ""}`,
+  },
   "coolant-judge": {
     sum: COOLANT_JUDGE,
     reading: ({ freezesAt }) => figureOf(freezesAt, "degC"),
     codes: ({ advice }) => wordsOf(advice),
+    told: ({ coldest }) => (typeof coldest === "number" ? `coldest day ${coldest} °C` : ""),
     stays: ["glycol", "coldest", "margin"],
   },
   "brake-fluid": {
     sum: BRAKE_FLUID,
     reading: ({ moisture }) => figureOf(moisture, "percent"),
     codes: ({ reason }) => wordsOf(reason),
+    told: ({ boiling }) => (typeof boiling === "number" ? `boils at ${boiling} °C` : ""),
     stays: ["required", "inside"],
   },
 };
@@ -122,6 +141,15 @@ export const knownFigures = (check: Pick<Check, "sum" | "given">): readonly stri
   ...(sumFor(check)?.stays ?? []),
   ...Object.keys(check.given ?? {}),
 ];
+
+/** What a limit of the machine's own plate says of the figures of a check: it goes before what the check gives and what was told before. */
+export function plateFigures(
+  check: Pick<Check, "sum">,
+  { isOfPlate, least, unit }: CheckLimits,
+): Figures {
+  const isOfTread = sumOfCheck(check) === TREAD.name && isOfPlate && unit === "mm";
+  return isOfTread && least !== null && isAbove(least, 0) ? { limit: least } : {};
+}
 
 /** Of the figures told at a check before, those that stay from one round to the next: the kind of battery, the coldest day. */
 function figuresThatStay(check: Pick<Check, "sum">, figures: Figures): Figures {
@@ -160,6 +188,7 @@ export function judgeSum(
   return {
     verdict: (answer["verdict"] ?? null) as Verdict | null,
     reading: read === null ? null : { value: read[0], unit: read[1] },
+    told: found.told(figures, answer),
     signs: found.codes(answer).flatMap((code) => SIGNS[code] ?? []),
   };
 }

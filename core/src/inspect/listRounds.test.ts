@@ -25,7 +25,14 @@ test("what is under way and the latest that are finished, the latest first, with
   expect(lately.map((one) => one.round.id)).toEqual(["b", "c"]);
   expect(underWay).toEqual([
     {
-      round: { id: "d", machine: "van", date: "2026-11-04", by: "Edda", finished: undefined },
+      round: {
+        id: "d",
+        machine: "van",
+        checklist: LIST.id,
+        date: "2026-11-04",
+        by: "Edda",
+        finished: undefined,
+      },
       ...{ name: "Trial", machine: { id: "van", tag: "07", name: "Van" } },
       ...{ done: 1, of: 2, found: 1 },
     },

@@ -7,7 +7,7 @@ import { roundsUnderWay } from "./roundCommands.js";
 
 /** A round in a list over all machines. */
 export interface ListedRound {
-  readonly round: Pick<Round, "id" | "machine" | "date" | "by" | "finished">;
+  readonly round: Pick<Round, "id" | "machine" | "checklist" | "date" | "by" | "finished">;
   /** What its checklist is called. */
   readonly name: string;
   readonly machine: Pick<Machine, "id" | "tag" | "name">;
@@ -46,7 +46,7 @@ export function listRounds(
     const { tag, name } = machine;
     return [
       {
-        round: { id, machine: machine.id, date, by, finished },
+        round: { id, machine: machine.id, checklist: checklist.id, date, by, finished },
         ...{ name: checklist.name, machine: { id: machine.id, tag, name } },
         ...{ done, of, found: bad.length },
       },

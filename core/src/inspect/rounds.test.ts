@@ -144,6 +144,20 @@ describe("what is told in a round", () => {
     });
   });
 
+  test("a decision that a person stands for is not the round's to move, and a stop is nobody's decision", () => {
+    const { held, tell, decide } = ground();
+    tell({ point: "left", readings: [mm(4.2)], verdict: "watch" });
+    decide({ decidedBy: "pe-et" });
+    tell({ point: "left", readings: [mm(2.9)], verdict: "attend" });
+    expect(held.findings[0]).toMatchObject({ decision: "watch", decidedBy: "pe-et" });
+    tell({ point: "left", readings: [mm(2)], verdict: "stop" });
+    expect(held.findings[0]).toMatchObject({
+      decision: "now",
+      decisions: [{ decision: "watch", by: "pe-et" }],
+    });
+    expect(held.findings[0]).not.toHaveProperty("decidedBy");
+  });
+
   test("of a finding from before keeps its words, with those of this round beside them, once", () => {
     const { held, tell, decide } = ground();
     tell({ check: HOSE.id, verdict: "watch", note: "fine cracks" });

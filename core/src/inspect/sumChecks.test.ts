@@ -3,7 +3,8 @@ import { roundGround } from "../../test/roundGround.js";
 import { RECORD_SCHEMAS } from "../book/records/recordSchemas.js";
 import type { Round } from "../book/records/round.js";
 import { SUMS } from "../sums/registry.js";
-import { CHECK_SUMS, figuresBefore, judgeSum, type Figures } from "./judgeSum.js";
+import { checkLimits } from "./checkLimits.js";
+import { CHECK_SUMS, figuresBefore, judgeSum, plateFigures, type Figures } from "./judgeSum.js";
 import { attend, checklist, look, measure, sound } from "./library/draft.js";
 import { resultAt } from "./places.js";
 import { sharedCauses, unevenPairs } from "./together.js";
@@ -95,7 +96,7 @@ test("a finding says what its figures show, what that means and what to do", () 
   ask({ point: "front left" }, { inner: 1.8, middle: 3, outer: 4 });
   expect(held.findings[0]).toMatchObject({
     ...{ verdict: "attend", consequence: EDGE },
-    evidence: "1.8 mm (least 1.6, law); worn inside",
+    evidence: "1.8 mm (least 1.6, law); 1.8, 3, 4 mm across; worn inside",
     todo: "feel for play and measure the alignment before new tyres",
   });
 });
@@ -113,6 +114,30 @@ test("what stays from round to round is known at the next point, and in the next
   expect(figuresBefore(check, now, earlier)).toEqual({ limit: 3 });
   expect(figuresBefore(check, told("n", "2026-11-30", 4), earlier)).toEqual({ limit: 4 });
   expect(figuresBefore(check, now, [])).toEqual({});
+});
+
+test("what is read beside the reading is told, so that a finding without one says what it stands on", () => {
+  const told = (sum: string, asked: Figures): string => judgeSum({ sum }, asked)?.told ?? "";
+  expect(told("tyre-age", { code: "4814", on: "2026-11-30" })).toBe("code 4814, 12.0 years");
+  expect(told("tyre-age", { code: "129", on: "2026-11-30" })).toBe("code 129");
+  expect(told("tread", { middle: 4 })).toBe("");
+  expect(told("tread", { inner: 3, outer: 5 })).toBe("3, 5 mm across");
+  expect(told("brake-fluid", { required: "4", inside: ["4"], boiling: 150 })).toBe(
+    "boils at 150 °C",
+  );
+});
+
+test("a limit of the machine's own plate goes before what a check gives its sum", () => {
+  const [check] = LIST.checks ?? [];
+  if (check === undefined) throw new Error("there is a check");
+  const named = { ...check, specification: "tread" };
+  const plate = { id: "s", machine: "m", name: "Tread", least: { value: 0.3, unit: "cm" } };
+  const limits = checkLimits(named, [plate] as never);
+  const own = checkLimits(check, []);
+  if (limits === null || own === null) throw new Error("it is read");
+  expect(plateFigures(named, limits)).toEqual({ limit: 3 });
+  expect(plateFigures(named, own)).toEqual({});
+  expect(plateFigures({ sum: "battery" }, limits)).toEqual({});
 });
 
 test("sides that wear unlike are told apart from sides that wear alike", () => {

@@ -17,7 +17,7 @@ export {
   takeOnMachine,
   tasksWithoutStart,
 } from "./baseline.js";
-export { decidedAgain, keepFinding } from "./keepFinding.js";
+export { keepFinding } from "./keepFinding.js";
 export { type FittedAnswer, fittedAnswer, governing, isMismatch } from "./fitted.js";
 export {
   currentStop,

@@ -57,6 +57,16 @@ test("a decision that is changed keeps the earlier ones, each with its day and i
   ]);
 });
 
+test("who decided goes with the decision among the earlier ones", () => {
+  const decided = { ...WEEP, decidedBy: "pe-rigg" } as Finding;
+  const again = { ...decided, decision: "now", decidedBy: "the owner" } as Finding;
+  const [first] = kept(decided, again).findings;
+  expect(first).toMatchObject({
+    decidedBy: "the owner",
+    decisions: [{ on: "2026-11-20", decision: "watch", by: "pe-rigg" }],
+  });
+});
+
 test("other words keep the decision as it was made", () => {
   const [after] = kept(WEEP, { ...WEEP, todo: "renew the seal" }).findings;
   expect(after?.decisions).toBeUndefined();

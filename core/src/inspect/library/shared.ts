@@ -160,11 +160,7 @@ export const FREEZE: CheckDraft = measure(
   "five degrees below the coldest day expected",
   {
     ...{ unit: "degC", resolution: 1, tool: "refractometer", sum: "coolant-judge" },
-    ...{
-      fluid: "coolant",
-      caution: HOT,
-      specification: "coolant freezes at",
-    },
+    ...{ fluid: "coolant", caution: HOT, source: "five degrees to spare on the coldest day" },
     separates: {
       ask: "Is the level lower than last time?",
       yes: "it was topped up with water: it leaks",

@@ -1,6 +1,12 @@
-import { beginRound, type MachineId, type RoundIssue } from "@yonderfell/core";
+import {
+  beginRound,
+  type Checklist,
+  type ListedRound,
+  type MachineId,
+  type RoundIssue,
+} from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { useLiveOf } from "../../data/useLiveOf.js";
 import { useBook } from "../../session/openBook.js";
 import { useAppSelector } from "../../session/store.js";
@@ -10,9 +16,9 @@ import { counted } from "../../words/format.js";
 import { WhoField } from "../shared/atTheMachine/WhoField.js";
 import { useWhoIsHere } from "../shared/atTheMachine/whoIsHere.js";
 import { roundPath } from "../shared/paths.js";
-import { roundIssueWords } from "./roundWords.js";
+import { farWords, roundIssueWords } from "./roundWords.js";
 import { RoundsFrame } from "./RoundsFrame.js";
-import { useChecklists, type Walkable } from "./useRounds.js";
+import { useChecklists, useRounds, type Walkable } from "./useRounds.js";
 
 const NEEDS = ["rounds"] as const;
 
@@ -27,6 +33,7 @@ export default function BeginRound(): ReactElement {
   const people = useLiveOf("people", () => storage.list("people"), [storage]) ?? [];
   const [who, setWho] = useWhoIsHere();
   const { begin, failure } = useBeginning(id as MachineId, who);
+  const { rounds } = useRounds();
   return (
     <RoundsFrame title="Begin a round">
       <div className="grid max-w-2xl gap-x-6 gap-y-2 sm:grid-cols-2">
@@ -49,23 +56,53 @@ export default function BeginRound(): ReactElement {
       {machine !== undefined && (
         <ul className="mt-4 max-w-[60rem]">
           {(checklists ?? []).map((walkable) => (
-            <li key={walkable.checklist.id} className="border-t border-hairline">
-              <button
-                type="button"
-                className="grid min-h-14 w-full items-center gap-x-6 rounded-[3px] py-2 text-left hover:bg-wash sm:grid-cols-[minmax(0,1fr)_14rem_8rem]"
-                onClick={() => void begin(walkable)}
-              >
-                <strong className="font-semibold">{walkable.checklist.name}</strong>
-                <span className="text-quiet">{walkable.checklist.when}</span>
-                <span className="text-quiet">
-                  {counted((walkable.checklist.checks ?? []).length, "check")}
-                </span>
-              </button>
-            </li>
+            <ListLine
+              key={walkable.checklist.id}
+              checklist={walkable.checklist}
+              underWay={(rounds?.underWay ?? []).find(
+                ({ round }) =>
+                  round.machine === machine.id && round.checklist === walkable.checklist.id,
+              )}
+              onBegin={() => void begin(walkable)}
+            />
           ))}
         </ul>
       )}
     </RoundsFrame>
+  );
+}
+
+/** A checklist to begin by; where a round by it is under way, the way to go on with that. */
+function ListLine({
+  checklist,
+  underWay,
+  onBegin,
+}: {
+  readonly checklist: Checklist;
+  readonly underWay: ListedRound | undefined;
+  readonly onBegin: () => void;
+}): ReactElement {
+  return (
+    <li className="border-t border-hairline">
+      <button
+        type="button"
+        className="grid min-h-14 w-full items-center gap-x-6 rounded-[3px] py-2 text-left hover:bg-wash sm:grid-cols-[minmax(0,1fr)_14rem_8rem]"
+        onClick={onBegin}
+      >
+        <strong className="font-semibold">{checklist.name}</strong>
+        <span className="text-quiet">{checklist.when}</span>
+        <span className="text-quiet">{counted((checklist.checks ?? []).length, "check")}</span>
+      </button>
+      {underWay !== undefined && (
+        <Link
+          to={roundPath(underWay.round)}
+          className="flex min-h-12 items-center font-semibold text-clear underline"
+        >
+          Under way, {farWords(underWay.done, underWay.of)}: go on with it
+          <span className="sr-only">, {checklist.name}</span>
+        </Link>
+      )}
+    </li>
   );
 }
 

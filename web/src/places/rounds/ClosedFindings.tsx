@@ -1,34 +1,24 @@
-import type { BoardMachine, DayNumber } from "@yonderfell/core";
-import { useLiveQuery } from "dexie-react-hooks";
+import type { BoardMachine } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { useBook } from "../../session/openBook.js";
 import { closedWords, findingPath, findingTitle } from "../../words/findingWords.js";
+import type { FoundAround } from "./findingsModel.js";
 
 const MOST = 100;
 
 /** What was found once and is put right or closed, the latest first. */
 export function ClosedFindings({
   machines,
-  today,
+  around: { findings, people },
 }: {
   readonly machines: readonly BoardMachine[];
-  readonly today: DayNumber;
-}): ReactElement | null {
-  const { storage } = useBook();
-  const read = useLiveQuery(async () => {
-    const [findings, people] = await Promise.all([
-      storage.list("findings"),
-      storage.list("people"),
-    ]);
-    return { findings, people };
-  }, [storage, today]);
-  if (read === undefined) return null;
+  readonly around: FoundAround;
+}): ReactElement {
   const open = new Set<string>(
     machines.flatMap((machine) => machine.findings.map(({ finding }) => finding.id)),
   );
   const tagOf = new Map(machines.map(({ machine }) => [machine.id, machine.tag]));
-  const closed = read.findings
+  const closed = findings
     .filter(({ id }) => !open.has(id))
     .sort((one, other) => (one.found < other.found ? 1 : -1));
   if (closed.length === 0) return <p className="mt-3 text-quiet">Nothing has been closed yet.</p>;
@@ -43,9 +33,7 @@ export function ClosedFindings({
           <Link to={findingPath(finding.id)} className="block hover:underline max-sm:min-h-12">
             {findingTitle(finding)}
             <span className="block text-fine text-quiet">
-              {finding.closed
-                ? closedWords(finding.closed, read.people)
-                : "Closed by work in the log"}
+              {finding.closed ? closedWords(finding.closed, people) : "Closed by work in the log"}
             </span>
           </Link>
         </li>

@@ -1,11 +1,4 @@
-import {
-  dayOf,
-  foundBefore,
-  type DayNumber,
-  type Finding,
-  type FindingReckoning,
-  type Person,
-} from "@yonderfell/core";
+import { dayOf, foundBefore, type DayNumber, type Finding, type Person } from "@yonderfell/core";
 import { NotebookPen, Wrench } from "lucide-react";
 import type { ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -17,19 +10,19 @@ import { money } from "../../words/money.js";
 import { useCurrency } from "../shared/currency/useCurrency.js";
 import type { ListedFinding } from "./findingsModel.js";
 
-/** What a finding is told beside: all that was ever found, and who there is. */
-export interface FoundAround {
-  readonly findings: readonly Finding[];
-  readonly people: readonly Person[];
-}
-
 /** A finding in the list: how bad, on what, what it is, by when; the ways to begin or log what puts it right. */
 export function FindingLine({
   machine: { machine },
   reckoned,
   today,
-  around,
-}: ListedFinding & { readonly today: DayNumber; readonly around: FoundAround }): ReactElement {
+  people,
+  beside,
+}: ListedFinding & {
+  readonly today: DayNumber;
+  readonly people: readonly Person[];
+  /** All that was ever found on the machine. */
+  readonly beside: readonly Finding[];
+}): ReactElement {
   const { finding } = reckoned;
   const title = findingTitle(finding);
   const [search] = useSearchParams();
@@ -47,7 +40,7 @@ export function FindingLine({
       </Link>
       <Link to={`?${opened.toString()}`} className="block hover:underline max-sm:min-h-12">
         <strong className="font-semibold">{title}</strong>
-        <Details {...{ reckoned, today, around }} />
+        <Details {...{ finding, today, people }} />
         <span
           className={
             reckoned.status === "overdue" || reckoned.status === "due"
@@ -57,7 +50,7 @@ export function FindingLine({
         >
           {findingStandsWords(reckoned, today)}
         </span>
-        <Again finding={finding} findings={around.findings} />
+        <Again finding={finding} findings={beside} />
       </Link>
       <Link
         to={beginPath(machine.id, "finding", finding.id)}
@@ -81,13 +74,13 @@ export function FindingLine({
 
 /** How old it is and what shows it; what puts it right, what that costs, and who decided. */
 function Details({
-  reckoned: { finding },
+  finding,
   today,
-  around: { people },
+  people,
 }: {
-  readonly reckoned: FindingReckoning;
+  readonly finding: Finding;
   readonly today: DayNumber;
-  readonly around: FoundAround;
+  readonly people: readonly Person[];
 }): ReactElement {
   const currency = useCurrency();
   const { evidence, todo, cost, minutes, decidedBy, found } = finding;

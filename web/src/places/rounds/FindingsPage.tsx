@@ -1,5 +1,6 @@
 import type { Finding } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
+import { groupBy } from "es-toolkit";
 import { Plus } from "lucide-react";
 import { useMemo, useState, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
@@ -9,8 +10,13 @@ import { useAppDispatch, useAppSelector } from "../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { EmptyPlace } from "../../ui/EmptyPlace.js";
 import { FindingDialog } from "../shared/findings/FindingDialog.js";
-import { FindingLine, type FoundAround } from "./FindingLine.js";
-import { findingsAsked, findingsInOrder } from "./findingsModel.js";
+import { FindingLine } from "./FindingLine.js";
+import {
+  findingsAsked,
+  findingsInOrder,
+  type FoundAround,
+  type ListedFinding,
+} from "./findingsModel.js";
 import { FindingsTools, useAsked } from "./FindingsTools.js";
 import { RoundsFrame } from "./RoundsFrame.js";
 import { ClosedFindings } from "./ClosedFindings.js";
@@ -18,7 +24,6 @@ import { ClosedFindings } from "./ClosedFindings.js";
 /** What was found over all machines and is not put right: the worst and soonest first, what was declined last. */
 export default function FindingsPage(): ReactElement {
   const dispatch = useAppDispatch();
-  const today = useAppSelector((state) => state.session.today);
   const machines = useAppSelector((state) => state.board.machines);
   const isReady = useAppSelector((state) => state.board.phase === "ready");
   const findings = useMemo(() => findingsInOrder(machines), [machines]);
@@ -45,13 +50,7 @@ export default function FindingsPage(): ReactElement {
         right or somebody closes it.
       </p>
       {findings.length > 0 && <FindingsTools findings={findings} shown={shown} />}
-      {shown.length > 0 && (
-        <ul>
-          {shown.map((listed) => (
-            <FindingLine key={listed.reckoned.finding.id} {...{ ...listed, today, around }} />
-          ))}
-        </ul>
-      )}
+      <Lines {...{ shown, around }} />
       {isReady && findings.length === 0 && (
         <EmptyPlace words="Nothing is open. What is found in passing, by a driver or at the machine, is noted here: what it is, how bad, and what is decided." />
       )}
@@ -63,19 +62,48 @@ export default function FindingsPage(): ReactElement {
       >
         {withClosed ? "Hide what is closed" : "What is closed"}
       </button>
-      {withClosed && <ClosedFindings machines={machines} today={today} />}
-      <FindingOfAddress />
+      {withClosed && around !== undefined && <ClosedFindings {...{ machines, around }} />}
+      <FindingOfAddress findings={around?.findings ?? []} />
     </RoundsFrame>
   );
 }
 
+/** The findings that are shown, each beside what was ever found on its machine. */
+function Lines({
+  shown,
+  around,
+}: {
+  readonly shown: readonly ListedFinding[];
+  readonly around: FoundAround | undefined;
+}): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const besideOf = useMemo(
+    () => groupBy(around?.findings ?? [], ({ machine }) => machine),
+    [around],
+  );
+  return (
+    <ul>
+      {shown.map((listed) => (
+        <FindingLine
+          key={listed.reckoned.finding.id}
+          {...{ ...listed, today }}
+          people={around?.people ?? []}
+          beside={besideOf[listed.machine.machine.id] ?? []}
+        />
+      ))}
+    </ul>
+  );
+}
+
 /** The finding that the address asks for, opened over the list. */
-function FindingOfAddress(): ReactElement | null {
+function FindingOfAddress({
+  findings,
+}: {
+  readonly findings: readonly Finding[];
+}): ReactElement | null {
   const [search, setSearch] = useSearchParams();
-  const { storage } = useBook();
   const id = search.get("finding");
-  const findings = useLiveQuery(() => storage.list("findings"), [storage]);
-  const finding: Finding | undefined = findings?.find((one) => one.id === id);
+  const finding = findings.find((one) => one.id === id);
   if (finding === undefined) return null;
   return (
     <FindingDialog
@@ -91,15 +119,14 @@ function FindingOfAddress(): ReactElement | null {
   );
 }
 
-/** All that was ever found, and who there is; nothing until read. */
-function useFound(): FoundAround {
+/** All that was ever found, and who there is; undefined until read. */
+function useFound(): FoundAround | undefined {
   const { storage } = useBook();
-  const read = useLiveQuery(async () => {
+  return useLiveQuery(async () => {
     const [findings, people] = await Promise.all([
       storage.list("findings"),
       storage.list("people"),
     ]);
     return { findings, people };
   }, [storage]);
-  return read ?? { findings: [], people: [] };
 }

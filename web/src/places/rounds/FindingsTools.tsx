@@ -109,6 +109,13 @@ function Together({
   const currency = useCurrency();
   const { known, missing } = costTogether(shown);
   const { length } = shown;
+  if (length === 0) {
+    return (
+      <p role="status" className="my-3 text-quiet">
+        None of {counted(findings.length, "finding")} is as asked for: ask for less above.
+      </p>
+    );
+  }
   const count =
     length === findings.length
       ? counted(length, "finding")

@@ -1,7 +1,8 @@
 import {
+  checkLimits,
   figuresBefore,
-  formatDay,
   knownFigures,
+  plateFigures,
   type Check,
   type Figures,
   type Gallons,
@@ -31,9 +32,12 @@ export function SumCheck({
   readonly onFigures: (figures: Figures) => Promise<boolean>;
 }): ReactElement | null {
   const known = useKnown(props.shown.machine.id);
+  const isReady = useAppSelector(({ board: { phase } }) => phase === "ready" || phase === "failed");
   const form = SUM_FORMS.find((one) => one.sum === sum);
   if (form === undefined) return null;
-  if (known === undefined) return <div data-reading aria-busy="true" />;
+  // What the machine says is filled in once, as the check opens.
+  if (known === undefined || (known === null && !isReady))
+    return <div data-reading aria-busy="true" />;
   return <Asked {...props} form={form} known={known} />;
 }
 
@@ -43,10 +47,12 @@ function useStart(
   form: SumForm,
   known: KnownMachine | null,
 ): Typed {
+  const limits = checkLimits(check, shown.specifications);
   const [start] = useState(() => ({
     ...(known === null ? {} : fromMachine(form.sum, known).typed),
     ...typedFigures(form, check.given ?? {}),
     ...typedFigures(form, figuresBefore(check, shown.round, shown.book.rounds)),
+    ...typedFigures(form, limits === null ? {} : plateFigures(check, limits)),
     ...typedFigures(form, result?.figures ?? {}),
   }));
   return start;
@@ -63,11 +69,10 @@ function Asked({
   readonly onFigures: (figures: Figures) => Promise<boolean>;
 }): ReactElement {
   const gallons = useBookGallons();
-  const today = useAppSelector((state) => state.session.today);
   const start = useStart(props, form, known);
   const [typed, setTyped] = useState<Typed>(start);
   // The day it is asked for is that of the round, and not asked.
-  const now: Typed = { ...typed, on: formatDay(today) };
+  const now: Typed = { ...typed, on: props.shown.round.date };
   const outcome = reckoned(form, now, gallons);
   const { result } = props.inHand;
   const given = { outcome, gallons, typed: now, onTyped: setTyped };

@@ -164,9 +164,11 @@ function ResultLine({
   // By what it was judged then, whatever the checklist says now.
   const then = limits === null ? null : { ...limits, ...(result?.judgedBy as object | undefined) };
   const judged = then === null ? null : judgeReadings(then, result?.readings ?? []);
+  const bySum = judgeSum(place.check, result?.figures);
   const told = [
     judged === null || then === null ? "" : `${formatted(judged.value)} ${symbolOf(then.unit)}`,
-    ...(judgeSum(place.check, result?.figures)?.signs ?? []).map(({ seen }) => seen),
+    bySum?.told ?? "",
+    ...(bySum?.signs ?? []).map(({ seen }) => seen),
     result?.picked ?? "",
     result?.reason ?? "",
     result?.note ?? "",

@@ -1,4 +1,4 @@
-import { dayOf, decidedAgain, formatDay, type BoardMachine, type Finding } from "@yonderfell/core";
+import { dayOf, formatDay, type BoardMachine, type Finding } from "@yonderfell/core";
 import { BOOK, onTheBoard, TODAY } from "../../../test/skarrowVale.js";
 import { findingStandsWords, findingTitle } from "../../words/findingWords.js";
 import {
@@ -132,16 +132,8 @@ test("parts it takes are written with how many; a line without a part stands in 
   ]);
 });
 
-test("who decides is kept by who the book knows, and the earlier one stays with the earlier decision", () => {
-  const before = saved({ what: "Belt", decidedBy: "Joss Rigg" });
-  expect(before.decidedBy).toBe("pe-rigg");
-  const after = decidedAgain(
-    before,
-    saved({ decision: "now", decidedBy: "the owner" }, before),
-    TODAY,
-  );
-  expect(after).toMatchObject({ decision: "now", decidedBy: "the owner" });
-  expect(after.decisions).toEqual([{ on: before.found, decision: "next visit", by: "pe-rigg" }]);
+test("who decides is kept by who the book knows", () => {
+  expect(saved({ what: "Belt", decidedBy: "Joss Rigg" }).decidedBy).toBe("pe-rigg");
 });
 
 describe("the list of findings", () => {

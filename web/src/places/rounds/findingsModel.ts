@@ -1,10 +1,16 @@
-import type { BoardMachine, Finding, FindingReckoning } from "@yonderfell/core";
+import type { BoardMachine, Finding, FindingReckoning, Person } from "@yonderfell/core";
 import { findingDay } from "../../words/findingWords.js";
 
 /** An open finding with its machine. */
 export interface ListedFinding {
   readonly machine: BoardMachine;
   readonly reckoned: FindingReckoning;
+}
+
+/** All that was ever found, open or closed, and who there is. */
+export interface FoundAround {
+  readonly findings: readonly Finding[];
+  readonly people: readonly Person[];
 }
 
 const LAST = Number.MAX_SAFE_INTEGER;

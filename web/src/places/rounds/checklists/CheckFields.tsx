@@ -15,7 +15,7 @@ const SUMS = [
 ] as const;
 const VERDICTS = choicesOrNone(["sound", "watch", "attend", "stop"] as const, "not said");
 const SEVERITIES = [
-  ["", "to be attended to"],
+  ["", "not said: to be attended to"],
   ["attend", "to be attended to"],
   ["stop", "a stop"],
 ] as const;
