@@ -12,6 +12,7 @@ export {
   knownFigures,
   plateFigures,
   sumOfCheck,
+  unitOfSum,
 } from "./judgeSum.js";
 export { CHECKLIST_LIBRARY } from "./library/index.js";
 export { type ListedRound, listRounds, type ListedRounds } from "./listRounds.js";

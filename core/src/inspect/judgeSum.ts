@@ -71,15 +71,15 @@ const SIGNS: Readonly<Record<string, Sign>> = {
 
 interface SumOfCheck {
   readonly sum: AnySum;
-  readonly reading: (figures: Figures, answer: Answer) => readonly [number, Unit] | null;
+  /** The unit of the figure that is kept as the reading; null where there is none. */
+  readonly unit: Unit | null;
+  readonly reading: (figures: Figures, answer: Answer) => unknown;
   readonly codes: (answer: Answer) => readonly string[];
   readonly told: (figures: Figures, answer: Answer) => string;
   /** Which of its figures are the same from one round to the next. */
   readonly stays: readonly string[];
 }
 
-const figureOf = (value: unknown, unit: Unit): readonly [number, Unit] | null =>
-  typeof value === "number" ? [value, unit] : null;
 const wordsOf = (value: unknown): readonly string[] =>
   (Array.isArray(value) ? value : [value]).filter((one) => typeof one === "string");
 
@@ -93,33 +93,37 @@ function acrossWords({ inner, middle, outer }: Figures): string {
 const SUMS_OF_CHECKS: Readonly<Record<string, SumOfCheck>> = {
   battery: {
     sum: BATTERY,
-    reading: ({ volts }) => figureOf(volts, "V"),
+    unit: "V",
+    reading: ({ volts }) => volts,
     codes: () => [],
     told: () => "",
     stays: ["system", "kind"],
   },
   tread: {
     sum: TREAD,
-    reading: (_, { least }) => figureOf(least, "mm"),
+    unit: "mm",
+    reading: (_, { least }) => least,
     codes: ({ hints }) => wordsOf(hints),
     told: acrossWords,
     stays: ["limit", "watch", "uneven"],
   },
   "tyre-age": {
-    ...{ sum: TYRE_AGE, reading: () => null, codes: () => [], stays: [] },
+    ...{ sum: TYRE_AGE, unit: null, reading: () => null, codes: () => [], stays: [] },
     told: ({ code }, { years }) =>
       `code ${String(code)}${typeof years === "number" ? `, ${years.toFixed(1)} years` : ""}`,
   },
   "coolant-judge": {
     sum: COOLANT_JUDGE,
-    reading: ({ freezesAt }) => figureOf(freezesAt, "degC"),
+    unit: "degC",
+    reading: ({ freezesAt }) => freezesAt,
     codes: ({ advice }) => wordsOf(advice),
     told: ({ coldest }) => (typeof coldest === "number" ? `coldest day ${coldest} °C` : ""),
     stays: ["glycol", "coldest", "margin"],
   },
   "brake-fluid": {
     sum: BRAKE_FLUID,
-    reading: ({ moisture }) => figureOf(moisture, "percent"),
+    unit: "percent",
+    reading: ({ moisture }) => moisture,
     codes: ({ reason }) => wordsOf(reason),
     told: ({ boiling }) => (typeof boiling === "number" ? `boils at ${boiling} °C` : ""),
     stays: ["required", "inside"],
@@ -135,6 +139,9 @@ const sumFor = ({ sum }: Pick<Check, "sum">): SumOfCheck | null =>
 /** The name of the sum that a check is judged by; null where it is judged by none that is known. */
 export const sumOfCheck = (check: Pick<Check, "sum">): string | null =>
   sumFor(check)?.sum.name ?? null;
+
+/** The unit that the reading of a check judged by a sum is in; null where its sum keeps none, and for a check without one. */
+export const unitOfSum = (check: Pick<Check, "sum">): Unit | null => sumFor(check)?.unit ?? null;
 
 /** The names of the figures of a check that are usually known before it is looked at: what stays from round to round, and what the check gives. */
 export const knownFigures = (check: Pick<Check, "sum" | "given">): readonly string[] => [
@@ -184,10 +191,11 @@ export function judgeSum(
   const asked = found.sum.ask(figures);
   if ("wrong" in asked || "refused" in asked.answer) return null;
   const answer = asked.answer as Answer;
-  const read = found.reading(figures, answer);
+  const value = found.reading(figures, answer);
+  const { unit } = found;
   return {
     verdict: (answer["verdict"] ?? null) as Verdict | null,
-    reading: read === null ? null : { value: read[0], unit: read[1] },
+    reading: unit === null || typeof value !== "number" ? null : { value, unit },
     told: found.told(figures, answer),
     signs: found.codes(answer).flatMap((code) => SIGNS[code] ?? []),
   };

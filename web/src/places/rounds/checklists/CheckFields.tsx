@@ -1,4 +1,4 @@
-import { CHECK_SUMS, CHECK_WAYS, symbolOf, UNIT_NAMES } from "@yonderfell/core";
+import { CHECK_SUMS, CHECK_WAYS, symbolOf, UNIT_NAMES, unitOfSum } from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
 import { RowsField } from "../../../form/RowsField.js";
 import type { Field, FieldsOf } from "../../../ui/field.js";
@@ -42,13 +42,13 @@ export function CheckFields({
   readonly check: CheckModel;
   readonly field: CheckField;
 }): ReactElement {
-  const text = (name: "name" | "where" | "side" | "good" | "points" | "tool" | "fluid") => (
+  const text = (name: "where" | "side" | "good" | "points" | "tool" | "fluid") => (
     <TextField label={CHECK_LABELS[name]} {...field(name)} />
   );
   return (
     <div className="space-y-4 pb-4">
       <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
-        {text("name")}
+        <TextField autoFocus={check.name === ""} label={CHECK_LABELS.name} {...field("name")} />
         <SelectField label={CHECK_LABELS.how} choices={HOW} {...field("how")} />
         {text("where")}
         {text("side")}
@@ -59,8 +59,10 @@ export function CheckFields({
       </div>
       <NoteField label={CHECK_LABELS.caution} {...field("caution")} />
       <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
-        <SelectField label={CHECK_LABELS.unit} choices={UNITS} {...field("unit")} />
         <SelectField label={CHECK_LABELS.sum} choices={SUMS} {...field("sum")} />
+        {unitOfSum(check) === null && (
+          <SelectField label={CHECK_LABELS.unit} choices={UNITS} {...field("unit")} />
+        )}
       </div>
       {isFigured(check) && <LimitFields field={field} />}
       <Group legend={CHECK_LABELS.picks}>

@@ -56,6 +56,14 @@ test("a new list is written without what nobody said", () => {
   });
 });
 
+test("a check judged by a sum is read in the unit of the sum, whatever was chosen before", () => {
+  const read = checklistOf(
+    model({ sum: "tread", unit: "m" }, { sum: "of tomorrow", unit: "m" }),
+    null,
+  );
+  expect(read.checks?.map(({ unit }) => unit)).toEqual(["mm", "m"]);
+});
+
 test("what stands in the way is said of its field", () => {
   expect(problems()).toEqual([" no-checks"]);
   expect(problems({ name: " " })).toEqual(["checks.0.name missing"]);

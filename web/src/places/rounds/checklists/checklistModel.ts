@@ -1,4 +1,4 @@
-import type { Check, Checklist, ChecklistId } from "@yonderfell/core";
+import { unitOfSum, type Check, type Checklist, type ChecklistId } from "@yonderfell/core";
 import { newId } from "../../../data/newId.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
 
@@ -169,7 +169,9 @@ function checkOf(model: CheckModel, before: Check | null): Check {
     ...Object.fromEntries(
       [...FIGURES, ...NOT_NEGATIVE].map((field) => [field, typedNumber(model[field])]),
     ),
-    ...{ points: wordsIn(model.points), sum: orNull(model.sum), unit: orNull(model.unit) },
+    ...{ points: wordsIn(model.points), sum: orNull(model.sum) },
+    // A sum reads in a unit of its own.
+    unit: unitOfSum(model) ?? orNull(model.unit),
     ...{ severity: orNull(model.severity), wears: orNull(model.wears) },
     caution: orNull(model.caution),
     picks: picks.map(({ word, verdict, means, todo }) => {
