@@ -4,6 +4,8 @@ import type { Page } from "puppeteer-core";
 import { bookOnPage } from "./bookOnPage.js";
 
 const TAPS = 15;
+/** A hand presses again no sooner than this, in milliseconds. */
+const BETWEEN_MS = 300;
 const MANY = 10_000;
 /** No task of the page holds a tap up for longer; what is written durably takes the time of the disk besides. */
 const MOST_TASK_MS = 100;
@@ -63,7 +65,10 @@ async function measured(more: number): Promise<{ readonly tap: number; readonly 
     await tapOnce(page);
     // Tracing itself costs time: how long a tap takes is measured without it.
     const times: number[] = [];
-    for (let at = 0; at < TAPS; at += 1) times.push(await tapOnce(page));
+    for (let at = 0; at < TAPS; at += 1) {
+      await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS));
+      times.push(await tapOnce(page));
+    }
     task = await longestTaskOf(async () => {
       for (let at = 0; at < TAPS; at += 1) await tapOnce(page);
     });

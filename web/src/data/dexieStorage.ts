@@ -284,9 +284,10 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     const { database } = this;
     if (!result.ok) return result;
     const copy = await this.copyHere();
-    await database.facts.put({ key: "lastRecordSeq", value: numbering.last() });
     const counted = stamped(result.value, copy);
-    const { seq, change, machines } = await writeChange(database, counted, now);
+    const { seq, change, machines } = await writeChange(database, counted, now, {
+      lastSeq: numbering.last(),
+    });
     if (!change.records.every(isOnlyLogged)) {
       const issue = await contradiction(database, change, machines);
       if (issue !== null) throw new Refused({ code: "still-needed", issue });
@@ -305,7 +306,7 @@ export class DexieStorage extends DexieBoardSource implements BookStorage {
     await this.copyHere();
     const elsewhere = await changedElsewhere(database, change);
     if (elsewhere !== null) throw new Refused(elsewhere);
-    const saved = await writeChange(database, change, now, onWritten);
+    const saved = await writeChange(database, change, now, { onWritten });
     const issue = await contradiction(database, change, saved.machines);
     if (issue !== null) throw new Refused({ code: "still-needed", issue });
     return success({ seq: saved.seq, change });

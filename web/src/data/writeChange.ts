@@ -15,7 +15,7 @@ import {
 } from "@yonderfell/core";
 import type { BookDatabase } from "./bookDatabase.js";
 import type { RowSection } from "./row.js";
-import { crossingMachines, headOf, heldBy, tableOf } from "./bookSlices.js";
+import { heldBy, tableOf } from "./bookSlices.js";
 import type { OnWritten, Saved } from "./bookStorage.js";
 import { crossingIn } from "./crossingRecords.js";
 import { machinesNamed } from "./machinesNamed.js";
@@ -26,35 +26,80 @@ import { rowOf } from "./rows.js";
 
 /** So many changes the journal goes back; records never depend on it. */
 const JOURNAL_LENGTH = 5000;
+/** It is shortened every so many changes. */
+const SHORTENED_EVERY = 50;
+/** What is known of a whole database that a change may touch. */
+const FACTS = ["places", "head", "copy", "lastRecordSeq", "crossing"] as const;
 /** So many machines are written at a time, so that a long change can be followed and ended. */
 const MACHINES_AT_ONCE = 20;
+
+/** How a change is written: the number of the last record it numbered, and who is told how far it is. */
+interface HowWritten {
+  readonly lastSeq?: number;
+  readonly onWritten?: OnWritten | undefined;
+}
 
 /** Makes a change within the running transaction, and a line of the journal for it. */
 export async function writeChange(
   database: BookDatabase,
   change: Change,
   now: string,
-  onWritten?: OnWritten,
+  { lastSeq = 0, onWritten }: HowWritten = {},
 ): Promise<Saved & { readonly machines: readonly MachineId[] }> {
-  const writing = new Writing(database, onWritten);
+  const facts = await KnownFacts.of(database);
+  const writing = new Writing(database, facts, onWritten);
   for (const section of SECTIONS) {
     const changes = change.records.filter((record) => record.section === section);
     if (changes.length === 0) continue;
     if (isOwned(section)) await writing.pages(section, changes);
     else await writing.rows(section, changes);
   }
-  await writing.keepPlaces();
-  await writeHead(database, change);
-  await keepLastSeq(database, change);
+  writing.keepPlaces();
+  writeHead(facts, change);
+  keepLastSeq(facts, change, lastSeq);
   const named = machinesNamed(change);
-  for (const id of await crossedWith(database, change, named, writing.hasStrays)) named.add(id);
+  const crossed = await crossedWith(database, facts, change, named, writing.hasStrays);
+  for (const id of crossed) named.add(id);
+  await facts.keep();
   const machines = [...named];
   const seq = await database.journal.add({ at: now, change, machines });
-  await database.journal
-    .where("seq")
-    .belowOrEqual(seq - JOURNAL_LENGTH)
-    .delete();
+  if (seq % SHORTENED_EVERY === 0) {
+    await database.journal
+      .where("seq")
+      .belowOrEqual(seq - JOURNAL_LENGTH)
+      .delete();
+  }
   return { seq, change, machines };
+}
+
+/** What the database knows of itself, read at once and written at once: each answer takes its time, and a tap waits for all of them. */
+class KnownFacts {
+  private readonly changed = new Map<string, unknown>();
+
+  private constructor(
+    private readonly database: BookDatabase,
+    private readonly known: ReadonlyMap<string, unknown>,
+  ) {}
+
+  static async of(database: BookDatabase): Promise<KnownFacts> {
+    const found = await database.facts.bulkGet([...FACTS]);
+    return new KnownFacts(database, new Map(FACTS.map((key, at) => [key, found[at]?.value])));
+  }
+
+  get(key: (typeof FACTS)[number]): unknown {
+    return this.changed.has(key) ? this.changed.get(key) : this.known.get(key);
+  }
+
+  set(key: (typeof FACTS)[number], value: unknown): void {
+    this.changed.set(key, value);
+  }
+
+  /** Writes what was set. */
+  async keep(): Promise<void> {
+    if (this.changed.size === 0) return;
+    const facts = [...this.changed].map(([key, value]) => ({ key, value }));
+    await this.database.facts.bulkPut(facts);
+  }
 }
 
 /** The records of one change while they are written. */
@@ -66,6 +111,7 @@ class Writing {
 
   constructor(
     private readonly database: BookDatabase,
+    private readonly facts: KnownFacts,
     private readonly onWritten: OnWritten | undefined,
   ) {}
 
@@ -105,9 +151,8 @@ class Writing {
   }
 
   /** Keeps which places have been given. */
-  async keepPlaces(): Promise<void> {
-    if (this.places === null) return;
-    await this.database.facts.put({ key: "places", value: this.places });
+  keepPlaces(): void {
+    if (this.places !== null) this.facts.set("places", this.places);
   }
 
   /** One section of one machine with its changes made; `moved` holds the places of records on their way to another machine. */
@@ -122,7 +167,7 @@ class Writing {
       section,
       await pagesIn(this.database, machine, section),
     );
-    const places = (this.places ??= await this.knownPlaces());
+    const places = (this.places ??= this.knownPlaces());
     for (const { id, after } of changes) {
       if (after === null) {
         const place = pack.take(id);
@@ -142,9 +187,8 @@ class Writing {
     return pack;
   }
 
-  private async knownPlaces(): Promise<Record<string, number>> {
-    const known = (await this.database.facts.get("places"))?.value ?? {};
-    return { ...(known as Record<string, number>) };
+  private knownPlaces(): Record<string, number> {
+    return { ...((this.facts.get("places") ?? {}) as Record<string, number>) };
   }
 
   private note(records: number): void {
@@ -158,11 +202,12 @@ class Writing {
  */
 async function crossedWith(
   database: BookDatabase,
+  facts: KnownFacts,
   change: Change,
   touched: ReadonlySet<MachineId>,
   hasStrays: boolean,
 ): Promise<readonly MachineId[]> {
-  const known = await crossingMachines(database);
+  const known = (facts.get("crossing") ?? []) as readonly MachineId[];
   const isTouched = known.some((id) => touched.has(id));
   if (!hasStrays && (!isTouched || !change.records.some(({ section }) => isOwnDated(section)))) {
     return isTouched ? known : [];
@@ -176,7 +221,7 @@ async function crossedWith(
         );
     for (const { machine } of crossing) found.add(machine);
   }
-  await database.facts.put({ key: "crossing", value: [...found] });
+  facts.set("crossing", [...found]);
   return [...new Set([...known, ...found])];
 }
 
@@ -189,19 +234,19 @@ async function allCrossing(
 }
 
 /** Writes the fields that a change sets, and what it deletes among what was deleted. */
-async function writeHead(database: BookDatabase, change: Change): Promise<void> {
-  const before = await headOf(database);
-  const copy = ((await database.facts.get("copy"))?.value ?? "") as string;
-  const value = headAfter(before, change, copy);
-  if (value !== before) await database.facts.put({ key: "head", value });
+
+function writeHead(facts: KnownFacts, change: Change): void {
+  const before = (facts.get("head") ?? {}) as Record<string, unknown>;
+  const value = headAfter(before, change, (facts.get("copy") ?? "") as string);
+  if (value !== before) facts.set("head", value);
 }
 
-/** Records made later are numbered after all that a change brought. */
-async function keepLastSeq(database: BookDatabase, change: Change): Promise<void> {
-  const known = Number((await database.facts.get("lastRecordSeq"))?.value ?? 0);
+/** Records made later are numbered after all that a change made or brought. */
+function keepLastSeq(facts: KnownFacts, change: Change, numbered: number): void {
+  const known = Number(facts.get("lastRecordSeq") ?? 0);
   const last = change.records.reduce(
     (most, { after }) => Math.max(most, (after as DatedRecord | null)?.seq ?? 0),
-    known,
+    Math.max(known, numbered),
   );
-  if (last > known) await database.facts.put({ key: "lastRecordSeq", value: last });
+  if (last > known) facts.set("lastRecordSeq", last);
 }
