@@ -1,6 +1,6 @@
 import type { Book, Round } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, go, press, write } from "./steps.js";
+import { anotherTab, exportedText, go, press, save, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -206,4 +206,66 @@ test("a checklist is copied, changed and walked", async () => {
   const made = checklists.find(({ name }) => name === "Shed door");
   expect((made?.checks ?? []).map(({ name }) => name)).toEqual(names);
   expect(checklists.filter(({ name }) => name.startsWith("After use"))).toHaveLength(1);
+});
+
+test("a finding made in one tab is in the other; closed there it is gone from both, and undone it is back in both", async () => {
+  const { page, address } = app();
+  const other = await anotherTab(page);
+  await other.goto(`${address}yard/m-generator`);
+  await waitForWords(other, "Note a finding");
+  await page.bringToFront();
+  await go(page, "yard/m-generator");
+  await press(page, "Note a finding");
+  await page.locator("[role=dialog] input").fill("Weep at the governor");
+  await save(page);
+  const line = "main a[aria-label='Log what puts right: Weep at the governor']";
+  await go(page, "rounds/findings");
+  await page.waitForSelector(line);
+  await other.bringToFront();
+  await waitForWords(other, "Weep at the governor");
+  await go(other, "rounds/findings");
+  await other.waitForSelector(line);
+  await other
+    .locator(
+      "::-p-xpath(//main//a[contains(@href, 'finding=')][contains(., 'Weep at the governor')])",
+    )
+    .click();
+  await press(other, "Close it without work");
+  await write(other, "Who says so", "Edda Thwaite");
+  await write(other, "How it is known to be right", "wiped, run an hour, dry");
+  await press(other, "Close it");
+  const isGone = (selector: string): boolean => document.querySelector(selector) === null;
+  await other.waitForFunction(isGone, {}, line);
+  await page.bringToFront();
+  await page.waitForFunction(isGone, {}, line);
+  await other.bringToFront();
+  await other.waitForFunction(() => document.querySelector("[role=dialog]") === null);
+  await other.locator("header button[aria-label^='Undo']").click();
+  await other.waitForSelector(line);
+  await page.bringToFront();
+  await page.waitForSelector(line);
+  await other.close();
+});
+
+test("a finding becomes a task of the plan, what a round measured one that is due where it meets its limit", async () => {
+  const { page } = app();
+  await go(page, "rounds");
+  await go(page, "rounds/findings?finding=fd-hatch-hose");
+  await press(page, "Make it a task of the plan, to come back");
+  await waitForWords(page, "It stays open until work that names it is logged.");
+  await write(page, "Every", "6");
+  await press(page, "Save the task");
+  await waitForWords(page, "Every 6 months.", "main li");
+  await go(page, "rounds/m-minibus/n-03-96");
+  await page.locator("::-p-xpath(//a[starts-with(@aria-label, 'Put on the plan: ')])").click();
+  await waitForWords(page, "Its next turns, at the present pace");
+  await press(page, "Save the task");
+  await waitForWords(page, "When rounds measure");
+  const { tasks = [], findings = [] } = JSON.parse(await exportedText(page, app().address)) as Book;
+  const limitsOf = (wanted: string): unknown =>
+    Object.values(tasks.find(({ name }) => name === wanted)?.regimes ?? {}).flat();
+  expect(limitsOf("Fine cracks in a brake hose, right front")).toEqual([{ months: 6 }]);
+  const worn = { checklist: "cl-wheels", check: "k-pads", point: "left", limit: 3 };
+  expect(limitsOf("Front pads, left")).toEqual([expect.objectContaining(worn)]);
+  expect(findings.find(({ id }) => id === "fd-hatch-hose")?.closed).toBeUndefined();
 });

@@ -12,6 +12,10 @@ const verdictOf = (used: number): Verdict => {
   return isAtLeast(used, WATCH) ? "watch" : "sound";
 };
 
+/** The share of its limit that something which grows has used, 1 where it has met it; `limit` above `clean`, all in one unit. Source: sums, share-of-limit. */
+export const shareUsed = (value: number, clean: number, limit: number): number =>
+  (value - clean) / (limit - clean);
+
 /** How much of its limit a restriction that grows has used, as of a filter, and when it meets it. */
 export const SHARE_OF_LIMIT = asked({
   name: "share-of-limit",
@@ -27,7 +31,7 @@ export const SHARE_OF_LIMIT = asked({
     limit > clean ? null : { path: ["limit"], expected: "more than what it is when clean" },
   reckon: ({ readings, clean, limit, lifeNow, perDay }) => {
     const value = byLife(readings).at(-1)?.value ?? clean;
-    const used = (value - clean) / (limit - clean);
+    const used = shareUsed(value, clean, limit);
     const trend = trendOf({
       ...{ points: readings, limit, wears: "up", fitted: null, lifeNow, perDay },
     });

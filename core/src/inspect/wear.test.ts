@@ -88,3 +88,18 @@ test("work that closed a finding of it renews it as well", () => {
   const right = { ...finding, point: "right" };
   expect(wear({ findings: [right], entries }).readings).toHaveLength(3);
 });
+
+test("what grows has used a share of its limit, what wears away none", () => {
+  const grows = { ...CHECK, wears: "up" as const, least: null, most: 10 };
+  const own = machineBookOf(
+    bookOf({ machines: [VAN], readings: [read("2026-06-01", 3300)], rounds: ROUNDS }),
+    "van" as MachineId,
+  );
+  const limits = checkLimits(grows, []);
+  if (own === null || limits === null) throw new Error("the van is read");
+  const place = { check: grows, point: "left" };
+  expect(wearOf(own, place, limits, SETTINGS, dayOf("2026-06-01")).used).toBeCloseTo(0.6, 9);
+  const right = { check: grows, point: "right" };
+  expect(wearOf(own, right, limits, SETTINGS, dayOf("2026-06-01")).used).toBeNull();
+  expect(wear({}).used).toBeNull();
+});

@@ -14,8 +14,10 @@ import type { Entry } from "../book/records/entry.js";
 import type { Task } from "../book/records/task.js";
 import { reckonMeters } from "../meter/reckonMeter.js";
 import { mean } from "../sums/middle.js";
+import { isAbove } from "../sums/nearly.js";
 import type { CheckLimits } from "./checkLimits.js";
 import { resultAt, type CheckPlace } from "./places.js";
+import { shareUsed } from "./shareOfLimit.js";
 import { trendOf, type Trend } from "./trend.js";
 
 /** What was read at a check in an earlier round, or in this one. */
@@ -35,6 +37,8 @@ export interface Wear {
   /** The meter that life is told by; null where the machine has none. */
   readonly meter: MeterId | null;
   readonly limit: number | null;
+  /** The share of its limit that something which grows has used by the last reading, from 0 or from what was measured new; null where it does not grow, or nothing is read. */
+  readonly used: number | null;
   readonly trend: Trend | null;
   /** The days on which it meets its limit, early to late; null where that is not known. */
   readonly meets: Forecast | null;
@@ -85,6 +89,18 @@ function measuredNew(
   return values.length === 0 ? null : mean(values);
 }
 
+/** The share of its limit that something which grows has used by the last reading; null where that says nothing. */
+function usedBy(
+  { wears }: Check,
+  readings: readonly ReadBefore[],
+  limit: number | null,
+  clean: number,
+): number | null {
+  const last = readings.at(-1);
+  if (wears !== "up" || limit === null || last === undefined) return null;
+  return isAbove(limit, clean) ? shareUsed(last.value, clean, limit) : null;
+}
+
 /**
  * How what a check measures at a point has worn on a machine: the readings of all current rounds that have that check, up to
  * `today` and since it was last renewed by work, and by the sum *trend* over the life of its first meter when it meets its limit, with the days the due rules (§6)
@@ -118,17 +134,18 @@ export function wearOf(
     return [{ round: round.record.id, day: round.day, value: mean(values), life }];
   });
   const limit = wornTo(check, limits);
+  const newValue = measuredNew(renewed, place, limits.unit);
+  const used = usedBy(check, readings, limit, newValue ?? 0);
   const lifeNow = reckoning?.life ?? null;
   if (reckoning === null || limit === null || lifeNow === null || !check.wears) {
-    return { readings, meter, limit, trend: null, meets: null };
+    return { readings, meter, limit, used, trend: null, meets: null };
   }
   const points = readings.flatMap(({ life, value }) => (life === null ? [] : [{ life, value }]));
   const perDay = reckoning.rate.perDay;
   const newLife = renewed === null ? null : completionLife(renewed, reckoning);
-  const newValue = measuredNew(renewed, place, limits.unit);
   const fitted = newLife === null || newValue === null ? null : { life: newLife, value: newValue };
   const given = { points, limit, wears: check.wears, fitted, lifeNow, perDay };
   const trend = trendOf(given);
   const meets = trend.atLimit === null ? null : forecastLife(reckoning, trend.atLimit, today);
-  return { readings, meter, limit, trend, meets };
+  return { readings, meter, limit, used, trend, meets };
 }

@@ -1,1 +1,1 @@
-export { type Limit, limitOf, limitsOfKind, limitsOnMeter } from "./limit.js";
+export { type Limit, type MeasuredLimit, limitOf, limitsOfKind, limitsOnMeter } from "./limit.js";

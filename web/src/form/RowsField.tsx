@@ -12,7 +12,12 @@ interface RowsFieldProps<Row> extends Field<readonly Row[]> {
   /** The words that add a first row, where `Add a limit` does not say it. */
   readonly first?: string;
   readonly empty: () => Row;
-  readonly children: (row: Row, field: FieldsOf<Row>) => ReactNode;
+  /** `set` changes several fields of the row at once. */
+  readonly children: (
+    row: Row,
+    field: FieldsOf<Row>,
+    set: (patch: Partial<Row>) => void,
+  ) => ReactNode;
 }
 
 /** Rows of one kind, each with its fields; one can be added and each left out. */
@@ -28,33 +33,34 @@ export function RowsField<Row>({
 }: RowsFieldProps<Row>): ReactElement {
   return (
     <div>
-      {rows.map((row, index) => (
-        <div
-          key={keyOf?.(row) ?? index}
-          role="group"
-          aria-label={`${sentence(noun)} ${index + 1}`}
-          className="flex items-start gap-3 border-t border-hairline py-2"
-        >
-          <div className="min-w-0 flex-1">
-            {children(
-              row,
-              fieldsOf(
-                row,
-                (patch) => onChange(rows.map((one) => (one === row ? { ...one, ...patch } : one))),
-                (path) => problemAt(`${index}.${path}`),
-              ),
-            )}
-          </div>
-          <button
-            type="button"
-            aria-label={`Leave out ${noun} ${index + 1}`}
-            className="mt-4 grid size-10 shrink-0 place-items-center text-quiet hover:text-ink max-sm:size-12"
-            onClick={() => onChange(rows.filter((one) => one !== row))}
+      {rows.map((row, index) => {
+        const set = (patch: Partial<Row>): void =>
+          onChange(rows.map((one) => (one === row ? { ...one, ...patch } : one)));
+        return (
+          <div
+            key={keyOf?.(row) ?? index}
+            role="group"
+            aria-label={`${sentence(noun)} ${index + 1}`}
+            className="flex items-start gap-3 border-t border-hairline py-2"
           >
-            <X size={18} aria-hidden="true" />
-          </button>
-        </div>
-      ))}
+            <div className="min-w-0 flex-1">
+              {children(
+                row,
+                fieldsOf(row, set, (path) => problemAt(`${index}.${path}`)),
+                set,
+              )}
+            </div>
+            <button
+              type="button"
+              aria-label={`Leave out ${noun} ${index + 1}`}
+              className="mt-4 grid size-10 shrink-0 place-items-center text-quiet hover:text-ink max-sm:size-12"
+              onClick={() => onChange(rows.filter((one) => one !== row))}
+            >
+              <X size={18} aria-hidden="true" />
+            </button>
+          </div>
+        );
+      })}
       <button
         type="button"
         className={`${QUIET_BUTTON} mt-1`}

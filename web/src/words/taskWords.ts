@@ -1,10 +1,24 @@
-import { limitsInForce, type Limit, type Machine, type MeterId, type Task } from "@yonderfell/core";
+import {
+  limitsInForce,
+  type Checklist,
+  type Limit,
+  type Machine,
+  type MeasuredLimit,
+  type MeterId,
+  type Task,
+  type Unit,
+} from "@yonderfell/core";
 import { amount, counted, fullDate, sentence } from "./format.js";
 import { limitAmount, ruleWords } from "./limitWords.js";
 
-/** What a task's rule is told with: its machine, and what the other tasks are called. */
-export interface TaskPlace {
+/** What limits are told with: their machine, and the checklists that say what rounds measure. */
+interface LimitsPlace {
   readonly machine: Machine;
+  readonly checklists?: readonly Checklist[] | undefined;
+}
+
+/** What a task's rule is told with: its machine, and what the other tasks are called. */
+export interface TaskPlace extends LimitsPlace {
   readonly nameOf: (task: string) => string;
 }
 
@@ -23,8 +37,23 @@ function everyNth(count: number): string {
   return `every ${ORDINALS[count] ?? `${count}th`}`;
 }
 
-function limitWords(limit: Limit, machine: Machine): string {
-  const rule = ruleWords(limit, (meter) => meterUnit(machine, meter));
+/** What a limit by rounds measures, as its checklist has it; null where it has no such check. */
+function measuredBy(
+  { checklist, check }: MeasuredLimit,
+  checklists: readonly Checklist[],
+): { readonly name: string; readonly unit: Unit | null } | null {
+  const found = checklists
+    .find(({ id }) => id === checklist)
+    ?.checks?.find(({ id }) => id === check);
+  return found === undefined ? null : { name: found.name, unit: found.unit ?? null };
+}
+
+function limitWords(limit: Limit, { machine, checklists = [] }: LimitsPlace): string {
+  const rule = ruleWords(
+    limit,
+    (meter) => meterUnit(machine, meter),
+    (measured) => measuredBy(measured, checklists),
+  );
   return `${rule}${fromWords(limit)}${graceWords(limit, machine)}`;
 }
 
@@ -49,9 +78,9 @@ function graceWords(limit: Limit, machine: Machine): string {
 export function limitsSentence(
   limits: readonly Limit[],
   combine: "first" | "last",
-  machine: Machine,
+  place: LimitsPlace,
 ): string {
-  const words = limits.map((limit) => limitWords(limit, machine));
+  const words = limits.map((limit) => limitWords(limit, place));
   if (words.length < 2) return sentence(`${words[0] ?? ""}.`);
   const joined = words.join(combine === "first" ? " or " : " and ");
   return sentence(`${joined}, whichever comes ${combine}.`);
@@ -75,7 +104,7 @@ export function taskSentence(task: Task, place: TaskPlace): string {
     const { regime, limits } = limitsInForce(task, place.machine);
     if (regime === null) parts.push("Nothing is said of when.");
     else if (limits.length > 0) {
-      parts.push(limitsSentence(limits, task.combine ?? "first", place.machine));
+      parts.push(limitsSentence(limits, task.combine ?? "first", place));
       if (task.anchor === "grid") parts.push("On fixed points, whenever it was last done.");
     } else if (!task.eachUse) parts.push("For life, it is said: no date.");
   }

@@ -23,6 +23,7 @@ import { fullDate, sentence } from "../../words/format.js";
 import { findingPath } from "../../words/findingWords.js";
 import { machinePath } from "../shared/paths.js";
 import { boundWords, placeWords } from "./roundWords.js";
+import { OnThePlan } from "./OnThePlan.js";
 import { keyOf } from "./useInHand.js";
 import type { ShownRound } from "./useRounds.js";
 import { VerdictMark } from "./VerdictMark.js";
@@ -180,6 +181,7 @@ function ResultLine({
       <span className="text-quiet">
         {told.join("; ")}
         {judged !== null && then !== null && boundWords(then) !== "" && ` (${boundWords(then)})`}
+        {judged !== null && <OnThePlan {...{ shown, place }} />}
       </span>
     </li>
   );

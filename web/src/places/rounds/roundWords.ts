@@ -55,22 +55,28 @@ export function limitWords(limits: CheckLimits): string {
 
 /** How it wears and when it meets its limit. */
 export function wearWords(
-  { trend, meets, limit }: Wear,
+  { trend, meets, limit, used }: Wear,
   unit: string,
   meterUnit: string,
   today: DayNumber,
 ): string {
-  if (trend === null || trend.slope === null || limit === null) return "";
+  const share = used === null ? [] : [`${formatted(Math.round(used * 100))} % of its limit used.`];
+  if (trend === null || trend.slope === null || limit === null) return share.join(" ");
   const span = meterUnit === "h" ? 100 : 1000;
   const per = formatNumber(Number(Math.abs(trend.slope * span).toPrecision(2)), figureStyle());
   const pace = `Wears ${per} ${unit} in ${formatted(span)} ${meterUnit}${trend.rough ? ", by few readings" : ""}.`;
-  if (meets === null) return pace;
-  if (meets.likely <= today) return `${pace} It has met ${formatted(limit)}.`;
+  return [...share, pace, meetsWords(meets, limit, today)].filter(Boolean).join(" ");
+}
+
+/** When it meets its limit, with the days between which that may be; empty where it is not known. */
+function meetsWords(meets: Wear["meets"], limit: number, today: DayNumber): string {
+  if (meets === null) return "";
+  if (meets.likely <= today) return `It has met ${formatted(limit)}.`;
   const range =
     meets.early === meets.late
       ? ""
       : ` (${shortDate(meets.early, today)} to ${shortDate(meets.late, today)})`;
-  return `${pace} Meets ${formatted(limit)} about ${shortDate(meets.likely, today)}${range}.`;
+  return `Meets ${formatted(limit)} about ${shortDate(meets.likely, today)}${range}.`;
 }
 
 /** How far a round is. */

@@ -6,10 +6,12 @@ import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useCommands } from "../../../session/useCommands.js";
+import { Link } from "react-router";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { DialogFrame } from "../../../ui/DialogFrame.js";
 import { findingTitle } from "../../../words/findingWords.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
+import { machinePath } from "../paths.js";
 import { CloseFinding } from "./CloseFinding.js";
 import { ToOthers } from "./ToOthers.js";
 import { FindingFields } from "./FindingFields.js";
@@ -116,11 +118,23 @@ function FindingForm({
   );
 }
 
-/** What may become of a finding beside work of one's own: given to a workshop, or closed without. */
+/** What may become of a finding beside work of one's own: given to a workshop, put on the plan, or closed without. */
 function Onward(props: Parameters<typeof CloseFinding>[0]): ReactElement {
   return (
     <>
-      {!props.finding.closed && <ToOthers finding={props.finding} />}
+      {!props.finding.closed && (
+        <>
+          <ToOthers finding={props.finding} />
+          <p className="border-t border-hairline py-2">
+            <Link
+              to={`${machinePath(props.finding.machine, "/plan/task/new")}?finding=${encodeURIComponent(props.finding.id)}`}
+              className="flex min-h-11 items-center text-clear max-sm:min-h-12"
+            >
+              Make it a task of the plan, to come back
+            </Link>
+          </p>
+        </>
+      )}
       <CloseFinding {...props} />
     </>
   );

@@ -1,13 +1,15 @@
-import type { Machine, MeasuredLimitRecord } from "@yonderfell/core";
+import type { Machine } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { DayField } from "../../../ui/DayField.js";
 import { CheckField, TextField } from "../../../ui/fields.js";
 import { SelectField } from "../../../ui/fields.js";
 import { RowsField } from "../../../form/RowsField.js";
 import type { Field, FieldsOf } from "../../../ui/field.js";
-import { exactFigure, meterName } from "../../../words/limitWords.js";
+import { meterName } from "../../../words/limitWords.js";
 import { meterUnit } from "../../../words/taskWords.js";
-import { emptyLimit, type LimitRow } from "./limitModel.js";
+import { BY_ROUNDS, emptyLimit, type LimitRow } from "./limitModel.js";
+import { MeasuredFields } from "./MeasuredFields.js";
+import { measuredRow, type Measure } from "./measures.js";
 import { meterFigure } from "./taskModel.js";
 
 const PRODUCTS = "Only with these products: mineral, full synthetic, …";
@@ -20,8 +22,11 @@ export function LimitFields({
   machine,
   isGrid,
   usesFluid,
+  measures,
 }: Field<readonly LimitRow[]> & {
   readonly machine: Machine;
+  /** What rounds measure on it. */
+  readonly measures: readonly Measure[];
   /** Whether calendar limits may count from a day of their own. */
   readonly isGrid: boolean;
   /** Whether the task uses a fluid, on whose product a limit may depend. */
@@ -33,6 +38,9 @@ export function LimitFields({
     ),
     ["months", "months"] as const,
     ["days", "days"] as const,
+    ...(measures.length > 0 || rows.some((row) => row.by === BY_ROUNDS)
+      ? [[BY_ROUNDS, "what rounds measure"] as const]
+      : []),
   ];
   return (
     <RowsField
@@ -45,9 +53,11 @@ export function LimitFields({
       }
       onChange={onChange}
     >
-      {(row, field) => (
+      {(row, field, set) => (
         <div className="grid gap-x-4 gap-y-2 sm:grid-cols-[7rem_12rem_1fr_6rem]">
-          {row.measured === null ? (
+          {row.by === BY_ROUNDS ? (
+            <MeasuredFields {...{ row, field, set, machine, measures }} by={by} />
+          ) : (
             <>
               <TextField
                 label="Every"
@@ -55,11 +65,14 @@ export function LimitFields({
                 {...noted(row.every, row.by, machine)}
                 {...field("every")}
               />
-              <SelectField label="Counted in" choices={by} {...field("by")} />
+              <SelectField
+                label="Counted in"
+                choices={by}
+                {...field("by")}
+                onChange={(next) => set(countedIn(next, machine, measures))}
+              />
               <WhereFrom row={row} field={field} isGrid={isGrid} />
             </>
-          ) : (
-            <p className="sm:col-span-3 sm:self-end sm:pb-2">{measuredWords(row.measured)}</p>
           )}
           <TextField label="Grace" isMono {...field("grace")} />
           <div className="sm:col-span-2 sm:self-end">
@@ -76,10 +89,12 @@ export function LimitFields({
   );
 }
 
-/** What a limit by rounds is due at, which is not changed here. */
-function measuredWords({ check, point, limit }: MeasuredLimitRecord): string {
-  const where = (point ?? null) === null ? check : `${check}, ${point}`;
-  return `Measured on rounds: due where ${where} comes to ${exactFigure(limit)}.`;
+/** What a row says once it is counted in something else: by rounds, the first thing that they measure. */
+function countedIn(by: string, machine: Machine, measures: readonly Measure[]): Partial<LimitRow> {
+  const [first] = measures;
+  if (by !== BY_ROUNDS || first === undefined) return { by };
+  const { measure, point, figure, life } = measuredRow(machine, first, null);
+  return { by, measure, point, figure, life };
 }
 
 /** What a figure typed with its own unit comes to in the meter's, said where it is not plain. */

@@ -239,7 +239,8 @@ function TaskRow({
 }): ReactElement {
   const [machine] = book.machines;
   const names = new Map<string, string>(book.tasks.map(({ id, name }) => [id, name]));
-  const place = { machine, nameOf: (id: string) => names.get(id) ?? id };
+  const nameOf = (id: string): string => names.get(id) ?? id;
+  const place = { machine, nameOf, checklists: book.checklists };
   const override = task.regime ? `${task.regime} school: ${task.regimeReason ?? ""}` : "";
   const facts = [
     task.minutes ? counted(Math.round(task.minutes), "minute") : "",

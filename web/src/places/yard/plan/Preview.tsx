@@ -28,7 +28,9 @@ export function Preview({
     [task, book, settings, today],
   );
   const names = new Map<string, string>(book.tasks.map(({ id, name }) => [id, name]));
-  const place = { machine: book.machines[0], nameOf: (id: string) => names.get(id) ?? id };
+  const { checklists } = book;
+  const nameOf = (id: string): string => names.get(id) ?? id;
+  const place = { machine: book.machines[0], nameOf, checklists };
   return (
     <section aria-labelledby="reads" aria-live="polite" className="space-y-3">
       <h2 id="reads" className="text-large font-bold">

@@ -7,6 +7,7 @@ import { RowsField } from "../../../form/RowsField.js";
 import { meterName } from "../../../words/limitWords.js";
 import { LimitFields } from "./LimitFields.js";
 import { emptyLimit } from "./limitModel.js";
+import type { Measure } from "./measures.js";
 import { type TaskModel } from "./taskModel.js";
 import { Terms } from "../../../ui/Term.js";
 
@@ -15,6 +16,8 @@ interface RuleProps {
   readonly machine: Machine;
   /** The machine's other tasks. */
   readonly others: readonly Task[];
+  /** What rounds measure on it. */
+  readonly measures: readonly Measure[];
 }
 
 const TIES = [
@@ -24,8 +27,8 @@ const TIES = [
 ] as const;
 
 /** When a task is due: by limits of its own, with another task, or after it. */
-export function RuleFields({ form, machine, others }: RuleProps): ReactElement {
-  const { model, field } = form;
+export function RuleFields(props: RuleProps): ReactElement {
+  const { model, field } = props.form;
   return (
     <section aria-labelledby="when" className="space-y-3">
       <h2 id="when" className="text-large font-bold">
@@ -34,9 +37,9 @@ export function RuleFields({ form, machine, others }: RuleProps): ReactElement {
       <div className="max-w-[24rem]">
         <SelectField choices={TIES} {...field("tie")} />
       </div>
-      {model.tie === "own" && <OwnLimits form={form} machine={machine} others={others} />}
-      {model.tie === "nth" && <NthFields form={form} machine={machine} others={others} />}
-      {model.tie === "follows" && <FollowsFields form={form} machine={machine} others={others} />}
+      {model.tie === "own" && <OwnLimits {...props} />}
+      {model.tie === "nth" && <NthFields {...props} />}
+      {model.tie === "follows" && <FollowsFields {...props} />}
     </section>
   );
 }
@@ -55,7 +58,7 @@ const EACH_USE = [
   ["after", "after each use"],
 ] as const;
 
-function OwnLimits({ form, machine }: RuleProps): ReactElement {
+function OwnLimits({ form, machine, measures }: RuleProps): ReactElement {
   const { model, field } = form;
   const first = machine.meters?.[0]?.id ?? "months";
   const names = model.regimes.map(({ name }) => name);
@@ -83,6 +86,7 @@ function OwnLimits({ form, machine }: RuleProps): ReactElement {
             {!row.forLife && (
               <LimitFields
                 machine={machine}
+                measures={measures}
                 isGrid={model.anchor === "grid"}
                 usesFluid={model.uses.length > 0}
                 {...regimeField("limits")}

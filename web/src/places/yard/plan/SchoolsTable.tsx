@@ -123,7 +123,10 @@ function whyWords(own: SchoolTask, task: Task, book: MachineBook): string {
       return "nothing is said";
     case "handbook":
     case "own": {
-      const rule = limitsSentence(own.limits, task.combine ?? "first", book.machines[0]);
+      const rule = limitsSentence(own.limits, task.combine ?? "first", {
+        machine: book.machines[0],
+        checklists: book.checklists,
+      });
       return own.by === "own" ? rule : `as the handbook: ${rule}`;
     }
   }

@@ -1,7 +1,15 @@
-import type { Book, Machine, MachineBook, MachinePlate, Part, Task } from "@yonderfell/core";
+import type {
+  Book,
+  Checklist,
+  Machine,
+  MachineBook,
+  MachinePlate,
+  Part,
+  Task,
+} from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState, type ReactElement } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useBook } from "../../../session/openBook.js";
 import { useKeep } from "../../../session/useKeep.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -9,11 +17,13 @@ import { FormBody } from "../../../form/FormBody.js";
 import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { FormFoot } from "../../../ui/FormFoot.js";
 import { TextField } from "../../../ui/fields.js";
+import { findingTitle } from "../../../words/findingWords.js";
 import { figure } from "../../../words/format.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { Preview } from "./Preview.js";
 import { RuleFields } from "./RuleFields.js";
 import { TASK_LABELS, taskProblemWords } from "./taskFormWords.js";
+import { measuresFor, modelOfNew, newTaskOf, type NewTask } from "./measures.js";
 import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 import { WorkFields } from "./WorkFields.js";
 import { machinePath } from "../../shared/paths.js";
@@ -26,13 +36,14 @@ export default function TaskPage(): ReactElement {
   const id = machine?.machine.id;
   const found = useLiveQuery(async () => {
     if (id === undefined) return null;
-    const [book, plate, parts, settings] = await Promise.all([
+    const [book, plate, parts, checklists, settings] = await Promise.all([
       storage.machineBook(id),
       storage.plate(id),
       storage.list("parts"),
+      storage.list("checklists"),
       storage.ownSettings(),
     ]);
-    return book === null ? null : { book, plate, parts, settings };
+    return book === null ? null : { book, plate, parts, checklists, settings };
   }, [storage, id]);
   return (
     <MachineFrame machine={machine}>
@@ -46,6 +57,7 @@ interface LoadedProps {
   readonly book: MachineBook;
   readonly plate: MachinePlate;
   readonly parts: readonly Part[];
+  readonly checklists: readonly Checklist[];
   readonly settings: Book["settings"];
 }
 
@@ -67,12 +79,17 @@ function Loaded({ wanted, book, ...rest }: LoadedProps): ReactElement {
   return <TaskForm task={inHand} book={book} {...rest} />;
 }
 
-function useTaskForm(task: Task | null, machine: Machine): FormInHand<TaskModel, Task | null> {
+function useTaskForm(
+  task: Task | null,
+  machine: Machine,
+  begun: NewTask,
+): FormInHand<TaskModel, Task | null> {
+  const from = [begun.finding?.id, begun.measure?.key, begun.point].filter(Boolean).join(" ");
   return useForm({
     form: "task",
-    of: task?.id ?? `new ${machine.id}`,
+    of: task?.id ?? `new ${machine.id} ${from}`.trim(),
     source: task,
-    modelOf: (source) => modelOf(source, machine),
+    modelOf: (source) => (source === null ? modelOfNew(begun, machine) : modelOf(source, machine)),
     labels: TASK_LABELS,
     problemsOf: (typed) => taskOf(typed, task, machine).problems,
     problemWords: taskProblemWords,
@@ -84,10 +101,14 @@ function TaskForm({
   book,
   plate,
   parts,
+  checklists,
   settings,
 }: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
   const [machine] = book.machines;
-  const form = useTaskForm(task, machine);
+  const [search] = useSearchParams();
+  const measures = measuresFor(machine, checklists, plate.specifications, book.rounds);
+  const begun = newTaskOf(search, measures, book);
+  const form = useTaskForm(task, machine, begun);
   const { model, field } = form;
   const { keep, failure } = useKeep();
   const navigate = useNavigate();
@@ -122,7 +143,13 @@ function TaskForm({
         }
       >
         <TextField autoFocus={task === null} {...field("name")} />
-        <RuleFields form={form} machine={machine} others={others} />
+        {task === null && begun.finding !== null && (
+          <p className="text-quiet">
+            From the finding {findingTitle(begun.finding)}. It stays open until work that names it
+            is logged.
+          </p>
+        )}
+        <RuleFields form={form} machine={machine} others={others} measures={measures} />
         <WorkFields form={form} fluids={plate.fluids} others={others} />
         {task !== null && <PartsNeeded task={task} plate={plate} parts={parts} />}
       </FormBody>
@@ -130,7 +157,7 @@ function TaskForm({
         <Preview
           task={read.task}
           problem={first === undefined ? "" : taskProblemWords(first)}
-          book={book}
+          book={{ ...book, checklists }}
           settings={settings}
         />
       </div>

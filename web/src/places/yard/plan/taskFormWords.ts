@@ -56,6 +56,12 @@ export function taskProblemWords({ field, code }: TaskProblem): string {
       return "Milestones must rise, each above the one before.";
     case "limit-empty":
       return "Say every how much, or at which figures.";
+    case "measure-missing":
+      return "Choose what rounds measure.";
+    case "meter-missing":
+      return "Choose the meter that the wear is set against; without one no date can be given.";
+    case "not-a-figure":
+      return "Say at which figure it is due.";
     case "task-missing":
       return field === "nthOf" ? "Choose the task it goes with." : "Choose the task it follows.";
     case "fluid-missing":

@@ -3,7 +3,7 @@ import { BOOK, onTheBoard, TODAY } from "../../../../test/skarrowVale.js";
 import { taskSentence } from "../../../words/taskWords.js";
 import { turnsOf } from "./turnsOf.js";
 import { taskProblemWords } from "./taskFormWords.js";
-import { emptyLimit } from "./limitModel.js";
+import { BY_ROUNDS, emptyLimit, measureKey } from "./limitModel.js";
 import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 
 const BUS = onTheBoard("m-bus").machine;
@@ -42,6 +42,9 @@ const limited = (patch: object): Partial<TaskModel> => ({
 test.each<[string, Partial<TaskModel>, RegExp]>([
   ["no name", { name: " " }, /Say what is done/],
   ["no limit", limited({}), /every how much/],
+  ["nothing that is measured", limited({ by: BY_ROUNDS }), /what rounds measure/],
+  ["no figure to be due at", limited({ by: BY_ROUNDS }), /at which figure/],
+  ["no meter to set wear against", limited({ by: BY_ROUNDS }), /Choose the meter/],
   ["a figure that is none", limited({ every: "often" }), /figure above 0/],
   ["months that are not whole", limited({ by: "months", every: "1.5" }), /whole number/],
   ["milestones that fall", limited({ at: "5000; 1000" }), /must rise/],
@@ -94,6 +97,10 @@ test.each<[object, object]>([
   [
     { by: "days", every: "7", products: "mineral, full synthetic" },
     { days: 7, for: ["mineral", "full synthetic"] },
+  ],
+  [
+    { by: BY_ROUNDS, measure: measureKey("cl", "pads"), figure: "2,5", life: "odo", grace: "100" },
+    { checklist: "cl", check: "pads", point: null, meter: "odo", limit: 2.5, grace: 100 },
   ],
 ])("a limit typed as %j is kept as %j", (typed, limit) => {
   const { task } = taskOf({ ...NEW, ...limited(typed) }, null, BUS);

@@ -1,4 +1,5 @@
 import {
+  type ChecklistId,
   dimensionOf,
   valueIn,
   type FluidId,
@@ -22,7 +23,7 @@ import {
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { meterUnit } from "../../../words/taskWords.js";
 import { typedNumber } from "../../../words/writing.js";
-import { emptyLimit, limitRow, type LimitRow } from "./limitModel.js";
+import { BY_ROUNDS, emptyLimit, limitRow, measureOf, type LimitRow } from "./limitModel.js";
 
 /** The limits of a regime as they stand in the form. */
 interface RegimeRow {
@@ -126,6 +127,9 @@ export interface TaskProblem {
     | "not-above-0"
     | "milestones-fall"
     | "limit-empty"
+    | "measure-missing"
+    | "meter-missing"
+    | "not-a-figure"
     | "task-missing"
     | "fluid-missing"
     | "not-an-amount";
@@ -162,15 +166,28 @@ class Reading {
       ...(row.hard ? { hard: true } : {}),
       ...(kinds.length === 0 ? {} : { for: kinds }),
     };
-    if (row.measured !== null) {
-      const grace = isEmpty(row.grace)
-        ? {}
-        : { grace: this.above(row.grace, row.by, `${field}.grace`) };
-      return { ...row.measured, ...grace, ...shared };
-    }
+    if (row.by === BY_ROUNDS) return { ...this.measuredLimit(row, field), ...shared };
     return row.by === "months" || row.by === "days"
       ? { ...this.calendarLimit(row, row.by, field), ...shared }
       : { ...this.meterLimit(row, field), ...shared };
+  }
+
+  private measuredLimit(row: LimitRow, field: string): LimitRecord {
+    const measure = measureOf(row.measure);
+    if (measure === null) this.wrong(`${field}.measure`, "measure-missing");
+    const limit = typedNumber(row.figure);
+    if (limit === null) this.wrong(`${field}.figure`, "not-a-figure");
+    if (row.life === "") this.wrong(`${field}.life`, "meter-missing");
+    const grace = isEmpty(row.grace)
+      ? {}
+      : { grace: this.above(row.grace, row.life, `${field}.grace`) };
+    return {
+      ...(measure ?? { checklist: "" as ChecklistId, check: "" }),
+      point: row.point === "" ? null : row.point,
+      meter: row.life as MeterId,
+      limit: limit ?? 0,
+      ...grace,
+    };
   }
 
   private calendarLimit(row: LimitRow, by: "months" | "days", field: string): LimitRecord {
