@@ -18,10 +18,10 @@ async function readyReading(page: Page, address: string, diary: Diary): Promise<
   await page.waitForSelector(`${READ}:not([disabled])`);
   await page.evaluate(
     (words: string, selector: string) => {
-      const shown = (): string => document.querySelector(selector)?.textContent ?? "";
-      const before = shown();
+      // No function of its own in here: run outside the tests it would bear a helper that the page does not have.
+      const before = document.querySelector(selector)?.textContent ?? "";
       new MutationObserver((_changes, watching) => {
-        if (shown() === before) return;
+        if ((document.querySelector(selector)?.textContent ?? "") === before) return;
         watching.disconnect();
         void (window as unknown as { tellSaved: (note: string) => void }).tellSaved(words);
       }).observe(document.body, { childList: true, subtree: true, characterData: true });

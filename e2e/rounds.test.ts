@@ -260,7 +260,7 @@ test("a finding becomes a task of the plan, what a round measured one that is du
   await page.locator("::-p-xpath(//a[starts-with(@aria-label, 'Put on the plan: ')])").click();
   await waitForWords(page, "Its next turns, at the present pace");
   await press(page, "Save the task");
-  await waitForWords(page, "When rounds measure");
+  await waitForWords(page, "When rounds measure", "main li");
   const { tasks = [], findings = [] } = JSON.parse(await exportedText(page, app().address)) as Book;
   const limitsOf = (wanted: string): unknown =>
     Object.values(tasks.find(({ name }) => name === wanted)?.regimes ?? {}).flat();

@@ -19,6 +19,9 @@ import { modelOf, type TaskModel } from "./taskModel.js";
 /** Something that rounds measure on a machine, on which a task may depend (due rules §16). */
 export interface Measure {
   readonly key: string;
+  /** What is measured. */
+  readonly what: string;
+  /** The same with the checklist it is in. */
   readonly name: string;
   readonly unit: string;
   /** Where it is measured; empty where it is one figure. */
@@ -56,6 +59,7 @@ export function measuresFor(
       return [
         {
           key: measureKey(checklist.id, check.id),
+          what: sentence(check.name),
           name: `${sentence(check.name)} · ${checklist.name}`,
           unit: symbolOf(limits.unit),
           points,
@@ -116,11 +120,11 @@ export function modelOfNew({ finding, measure, point }: NewTask, machine: Machin
   const [school] = plain.regimes;
   if (school === undefined || (finding === null && measure === null)) return plain;
   const limits = measure === null ? [emptyLimit("months")] : [measuredRow(machine, measure, point)];
-  const what = point === null ? (measure?.name ?? "") : `${measure?.name ?? ""}, ${point}`;
+  const what = [measure?.what, point].filter(Boolean).join(", ");
   const note = [finding?.evidence, finding?.todo].filter(Boolean).join(". ");
   return {
     ...plain,
-    name: finding === null ? what.replace(/ · [^,]*/, "") : findingTitle(finding),
+    name: finding === null ? what : findingTitle(finding),
     note,
     minutes: figureTyped(finding?.minutes),
     regimes: [{ ...school, limits }],
