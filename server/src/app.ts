@@ -4,6 +4,7 @@ import compression from "compression";
 import express, { type Express, type NextFunction, type Request, type Response } from "express";
 
 import { EventStreams } from "./standIns/eventStreams.js";
+import { LABORATORY, simulatedLaboratory, type LaboratoryOptions } from "./standIns/laboratory.js";
 import { PLUG, simulatedPlug, type PlugOptions } from "./standIns/plug.js";
 
 /** How the server is set up. */
@@ -14,6 +15,8 @@ export interface ServerOptions {
   readonly opensDemonstration: boolean;
   /** How the simulated diagnostic plug differs from the usual one. */
   readonly plug?: Partial<PlugOptions>;
+  /** How the simulated laboratory differs from the usual one. */
+  readonly laboratory?: Partial<LaboratoryOptions>;
 }
 
 /** Nothing but what the application itself ships: no inline script or style, nothing from elsewhere. */
@@ -79,7 +82,7 @@ function answerFailure(
 
 /** The server: the built application and the simulated stand-ins for devices and services. Throws where the application is not built. */
 export function createApp(
-  { webFolder, opensDemonstration, plug }: ServerOptions,
+  { webFolder, opensDemonstration, plug, laboratory }: ServerOptions,
   streams = new EventStreams(),
 ): Express {
   const page = resolve(webFolder, "index.html");
@@ -89,6 +92,7 @@ export function createApp(
   app.use(guard);
   app.use(simulatedPlug(streams, { ...PLUG, ...plug }));
   app.use(compression());
+  app.use(simulatedLaboratory({ ...LABORATORY, ...laboratory }));
   app.get("/health", (_request, response) => {
     response.set("Cache-Control", "no-store").json({ status: "well" });
   });

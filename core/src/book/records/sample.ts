@@ -9,6 +9,15 @@ import {
   sampleIdField,
 } from "./ids.js";
 
+const limitsField = z
+  .record(
+    z.string(),
+    z.looseObject({ watch: numberField.nullish(), stop: numberField.nullish() }, "watch and stop"),
+    "limits by name",
+  )
+  .nullish();
+const countField = z.int("a whole number").positive("a number above 0");
+
 /** A fluid that was sampled for a laboratory, and what it answered. */
 export const sampleSchema = z.looseObject(
   {
@@ -32,8 +41,19 @@ export const sampleSchema = z.looseObject(
       .looseObject(
         {
           on: dateField,
+          /** In ppm, percent, mm2/s or mg KOH/g, as each figure is usually kept. */
           values: z.record(z.string(), numberField, "figures by name"),
+          /** What the laboratory itself advises. */
           advice: textField.nullish(),
+          remarks: textField.nullish(),
+          /** From where on a figure is watched or stopped at, as the laboratory has it. */
+          limits: limitsField,
+          /** The same, for what must not fall. */
+          lowest: limitsField,
+          /** Which of the laboratory's answers it is, the first being 1. */
+          answer: countField.nullish(),
+          /** The last of its answers that somebody has looked at. */
+          seen: countField.nullish(),
         },
         "what the laboratory answered",
       )

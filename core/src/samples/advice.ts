@@ -1,0 +1,86 @@
+import type { Machine } from "../book/records/machine.js";
+import type { FluidId, MeterId } from "../book/records/ids.js";
+import type { LimitRecord } from "../book/records/limitRecord.js";
+import { ownValue } from "../book/records/ownValue.js";
+import type { Task } from "../book/records/task.js";
+import { limitOf } from "../limit/limit.js";
+import { DEFAULT_REGIME, limitsInForce } from "../schedule/taskDue.js";
+import { isAbove } from "../sums/nearly.js";
+import type { SampleAdvice } from "./judgeSample.js";
+
+/** By how much an interval is changed at a time. Source: sums, interval-advice. */
+const STEP = 0.2;
+/** The school in which a task goes by what was measured of it. */
+const MEASURED = "measured";
+
+/** A change of an interval that a sample speaks for. */
+export interface IntervalChange {
+  readonly task: Task;
+  readonly meter: MeterId;
+  /** In the meter's unit. */
+  readonly from: number;
+  readonly to: number;
+  /** What the handbook gives on that meter; null where it gives none. */
+  readonly maker: number | null;
+  /** It would go past what the handbook gives. */
+  readonly isPast: boolean;
+}
+
+/** The interval on a meter among some limits; null where there is none. */
+function everyOn(limits: readonly LimitRecord[], meter: MeterId): number | null {
+  for (const record of limits) {
+    const limit = limitOf(record);
+    if (limit.kind === "meter" && limit.meter === meter) return limit.every;
+  }
+  return null;
+}
+
+/**
+ * The changes that the advice of a sample speaks for: of each task that uses the fluid and has an interval on the meter in the school that
+ * holds, a fifth more or less. Lengthened it goes up to the handbook's figure first, and past it only where it stands there already, which is said.
+ * None where nothing is to be changed.
+ */
+export function intervalChanges(
+  advice: SampleAdvice,
+  { fluid, meter }: { readonly fluid: FluidId; readonly meter: MeterId },
+  tasks: readonly Task[],
+  machine: Machine,
+): IntervalChange[] {
+  if (advice !== "shorten" && advice !== "extend") return [];
+  return tasks
+    .filter((task) => (task.uses ?? []).some((use) => use.fluid === fluid))
+    .flatMap((task): IntervalChange[] => {
+      const { regime } = limitsInForce(task, machine);
+      const from = regime === null ? null : everyOn(ownValue(task.regimes, regime) ?? [], meter);
+      if (from === null) return [];
+      const maker = everyOn(ownValue(task.regimes, DEFAULT_REGIME) ?? [], meter);
+      const wanted = from * (advice === "shorten" ? 1 - STEP : 1 + STEP);
+      const hasRoom = maker !== null && isAbove(maker, from) && isAbove(wanted, maker);
+      const to = Number((hasRoom ? maker : wanted).toPrecision(12));
+      return [{ task, meter, from, to, maker, isPast: maker !== null && isAbove(to, maker) }];
+    });
+}
+
+/**
+ * The task with its interval changed and the reason why: in the school *measured* of its own, so that what the handbook and the machine's school
+ * say stays as it was.
+ */
+export function withInterval(
+  { task, meter, to }: Pick<IntervalChange, "task" | "meter" | "to">,
+  machine: Machine,
+  reason: string,
+): Task {
+  const { regime } = limitsInForce(task, machine);
+  const limits = (regime === null ? undefined : ownValue(task.regimes, regime)) ?? [];
+  const changed = limits.map((record) => {
+    const limit = limitOf(record);
+    return limit.kind === "meter" && limit.meter === meter && limit.every !== null
+      ? { ...record, every: to }
+      : record;
+  });
+  return {
+    ...task,
+    regimes: { ...task.regimes, [MEASURED]: changed },
+    ...{ regime: MEASURED, regimeReason: reason },
+  };
+}

@@ -1,0 +1,19 @@
+export { intervalChanges, type IntervalChange, withInterval } from "./advice.js";
+export { sampleFigure, SAMPLE_FIGURES, type SamplePart } from "./figures.js";
+export { type JudgedFigure, type JudgedSample, judgeSamples, samplesOf } from "./judgeSample.js";
+export {
+  type AnswerDoubt,
+  type LabAnswer,
+  type LabReport,
+  labReportSchema,
+  readAnswer,
+} from "./labAnswer.js";
+export { oilLifeOn } from "./oilLife.js";
+export {
+  keepAnswer,
+  leaveAnswer,
+  type SampleIssue,
+  sendSample,
+  strikeSample,
+  takeSample,
+} from "./sampleCommands.js";

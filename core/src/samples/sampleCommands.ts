@@ -1,0 +1,138 @@
+import { put } from "../book/change/change.js";
+import type { ChangedElsewhere, CommandContext, CommandResult } from "../book/change/command.js";
+import { failure, success } from "../book/change/result.js";
+import type { BookIssue } from "../book/file/issue.js";
+import { issuesOf } from "../book/file/issuesOf.js";
+import { RECORD_SCHEMAS } from "../book/records/recordSchemas.js";
+import type { Sample } from "../book/records/sample.js";
+import { currentRecords, standingFor } from "../book/slice/currentRecords.js";
+import type { Slice } from "../book/slice/slice.js";
+import { dayOf, formatDay } from "../calendar/dayNumber.js";
+
+/** What stands in the way of taking a sample, or of what becomes of it. */
+export type SampleIssue =
+  | BookIssue
+  | ChangedElsewhere
+  | { readonly code: "sample-missing" }
+  | { readonly code: "fluid-missing" }
+  | { readonly code: "label-missing" }
+  /** Another sample bears it: the laboratory could not tell them apart. */
+  | { readonly code: "label-taken"; readonly date: string }
+  | { readonly code: "taken-later" }
+  /** An answer is kept already: it is not overwritten unless somebody says which holds. */
+  | { readonly code: "answered-before"; readonly on: string };
+
+/** A sample as it is taken. */
+export type SampleTaken = Pick<
+  Sample,
+  "fluid" | "date" | "label" | "meter" | "life" | "oilLife" | "product" | "lab" | "by" | "note"
+>;
+
+type SampleSlice = Slice<"samples">;
+type Result = NonNullable<Sample["result"]>;
+
+const kept = (
+  command: string,
+  sample: Sample,
+  before: Sample | null,
+): CommandResult<SampleIssue> => {
+  const issues = issuesOf(RECORD_SCHEMAS.samples, sample, []);
+  if (issues.length > 0) return failure(issues);
+  const record = { section: "samples" as const, id: sample.id, before, after: sample };
+  return success({ command, records: [record] });
+};
+
+/** Writes down that a fluid was sampled. Refused: no fluid, no label, a label that another current sample of the machine bears, a day to come. */
+export function takeSample(
+  { machines: [machine], samples, fluids }: Slice<"samples" | "fluids">,
+  taken: SampleTaken,
+  context: CommandContext,
+): CommandResult<SampleIssue> {
+  if (fluids.every(({ id }) => id !== taken.fluid)) return failure([{ code: "fluid-missing" }]);
+  const label = (taken.label ?? "").trim();
+  if (label === "") return failure([{ code: "label-missing" }]);
+  if (dayOf(taken.date) > context.today) return failure([{ code: "taken-later" }]);
+  const other = currentRecords(samples).find(({ record }) => record.label === label);
+  if (other !== undefined) return failure([{ code: "label-taken", date: other.record.date }]);
+  const sample: Sample = {
+    ...{ ...taken, label, id: context.newId() as Sample["id"], seq: context.nextSeq() },
+    machine: machine.id,
+  };
+  return kept("take-sample", sample, null);
+}
+
+/** Changes a sample in place, as long as it stands as it was seen. */
+function changed(
+  { samples }: SampleSlice,
+  id: string,
+  command: string,
+  change: (sample: Sample) => Sample,
+): CommandResult<SampleIssue> {
+  const sample = standingFor(samples, id);
+  return sample === null
+    ? failure([{ code: "sample-missing" }])
+    : kept(command, change(sample), sample);
+}
+
+/** Writes down that a sample was sent, today; one that was lost is sent again so. */
+export const sendSample = (
+  slice: SampleSlice,
+  id: string,
+  lab: string,
+  { today }: CommandContext,
+): CommandResult<SampleIssue> =>
+  changed(slice, id, "send-sample", (sample) => ({
+    ...sample,
+    ...{ sent: formatDay(today), lab: lab.trim() || (sample.lab ?? null) },
+  }));
+
+/**
+ * Keeps what a laboratory answered. Where an answer is kept already it is refused, unless `isInstead`: a corrected sample with the
+ * new answer then takes the place of the one before, which stays among the superseded.
+ */
+export function keepAnswer(
+  slice: SampleSlice,
+  id: string,
+  result: Result,
+  isInstead: boolean,
+  context: CommandContext,
+): CommandResult<SampleIssue> {
+  const sample = standingFor(slice.samples, id);
+  if (sample === null) return failure([{ code: "sample-missing" }]);
+  const answered = { ...result, seen: Math.max(result.answer ?? 1, sample.result?.seen ?? 1) };
+  if (!sample.result) return kept("keep-answer", { ...sample, result: answered }, sample);
+  if (!isInstead) return failure([{ code: "answered-before", on: sample.result.on }]);
+  const { revision: _, ...rest } = sample;
+  const corrected: Sample = {
+    ...{ ...rest, id: context.newId() as Sample["id"], seq: context.nextSeq() },
+    ...{ replaces: sample.id, result: answered },
+  };
+  return kept("keep-answer", corrected, null);
+}
+
+/** Leaves a further answer of the laboratory aside: the one that is kept holds, and it is not asked about again. */
+export const leaveAnswer = (
+  slice: SampleSlice,
+  id: string,
+  number: number,
+): CommandResult<SampleIssue> =>
+  changed(slice, id, "leave-answer", (sample) =>
+    sample.result ? { ...sample, result: { ...sample.result, seen: number } } : sample,
+  );
+
+/** Strikes a sample out: it was lost, spilled or mistaken. It stays among the superseded, with why. */
+export function strikeSample(
+  { samples }: SampleSlice,
+  id: string,
+  why: string,
+  context: CommandContext,
+): CommandResult<SampleIssue> {
+  const sample = standingFor(samples, id);
+  if (sample === null) return failure([{ code: "sample-missing" }]);
+  const { revision: _, ...rest } = sample;
+  const struck: Sample = {
+    ...{ ...rest, id: context.newId() as Sample["id"], seq: context.nextSeq() },
+    ...{ replaces: sample.id, void: true, note: why.trim() || (sample.note ?? null) },
+  };
+  return success({ command: "strike-sample", records: [put("samples", struck)] });
+}
