@@ -18,6 +18,7 @@ import { withJobs } from "./jobs.js";
 import { numberedTogether } from "./numbered.js";
 import { bookingsOf, closuresOf, journeysOf, visitsOf, workshopFacts } from "./planned.js";
 import { foundOn } from "./rounds.js";
+import { samplesOn } from "./samples.js";
 import { storesOf } from "./stores.js";
 import { trailOf, type Trail } from "./trail.js";
 
@@ -62,18 +63,17 @@ export function demonstrationBook(today: DayNumber): Book {
 function recordsOf(trails: readonly Trail[], today: DayNumber) {
   const entries = trails.flatMap((trail) => trail.entries);
   const placeOf = (machine: string): number => MACHINES.findIndex(({ id }) => id === machine);
-  const { rounds, samples, ...looked } = foundOn(
-    (machine) => MACHINES[placeOf(machine)]?.tag ?? "",
-    (machine, ago) => trails[placeOf(machine)]?.figuresOn(ago) ?? {},
-    today,
-  );
+  const dials = (machine: string, ago: number): Readonly<Record<string, number>> =>
+    trails[placeOf(machine)]?.figuresOn(ago) ?? {};
+  const tagOf = (machine: string): string => MACHINES[placeOf(machine)]?.tag ?? "";
+  const { rounds, ...looked } = foundOn(tagOf, dials, today);
   const { stockMoves, wasteMoves, ...stores } = storesOf(entries, today);
   const lists = {
     readings: trails.flatMap((trail) => trail.readings),
     meterChanges: trails.flatMap((trail) => trail.meterChanges),
     entries,
     rounds,
-    samples,
+    samples: samplesOn(dials, today),
     stockMoves,
     wasteMoves,
     bookings: bookingsOf(today),

@@ -7,7 +7,6 @@ import {
   type DayNumber,
   type Finding,
   type Round,
-  type Sample,
 } from "@yonderfell/core";
 import { CHECKLISTS } from "./checklists.js";
 import { q } from "./plate.js";
@@ -209,12 +208,12 @@ function wholeResults({ checklist, results }: ScenarioRound): readonly object[] 
 
 type Trail = (machine: string, daysAgo: number) => Readonly<Record<string, number>>;
 
-/** Rounds with what the dials then showed, findings, samples, and what they are looked at by. */
+/** Rounds with what the dials then showed, findings, and what they are looked at by. */
 export function foundOn(
   tagOf: (machine: string) => string,
   dials: Trail,
   today: DayNumber,
-): Required<Pick<Book, "checklists" | "rounds" | "findings" | "samples">> {
+): Required<Pick<Book, "checklists" | "rounds" | "findings">> {
   const on = (daysAgo: number): string => formatDay(addDays(today, -daysAgo));
   const idOf = ({ machine, daysAgo }: ScenarioRound): string =>
     `n-${tagOf(machine).toLowerCase()}-${daysAgo}`;
@@ -246,16 +245,9 @@ export function foundOn(
       ...(decisions === null ? {} : { decisions: decisions.map(dated) }),
     };
   });
-  const sample = (daysAgo: number, oilLife: number, iron: number, silicon: number): object => ({
-    ...{ id: `sa-21-${daysAgo}`, date: on(daysAgo), machine: "m-gritter", fluid: "f-grit-oil" },
-    ...{ label: `21/${daysAgo}`, meter: "odo", life: dials("m-gritter", daysAgo)["odo"], oilLife },
-    ...{ product: "p-fell-10w40", sent: on(daysAgo - 1), lab: "Corrie Factors, oil bench" },
-    result: { on: on(daysAgo - 9), values: { iron, silicon, copper: 6 } },
-  });
   return {
     checklists: CHECKLISTS,
     rounds: rounds as unknown as Round[],
     findings: findings as unknown as Finding[],
-    samples: [sample(640, 152, 24, 6), sample(280, 149, 31, 8)] as unknown as Sample[],
   };
 }

@@ -1,6 +1,14 @@
 export { intervalChanges, type IntervalChange, withInterval } from "./advice.js";
+export { findingOfSample } from "./found.js";
 export { sampleFigure, SAMPLE_FIGURES, type SamplePart } from "./figures.js";
-export { type JudgedFigure, type JudgedSample, judgeSamples, samplesOf } from "./judgeSample.js";
+export {
+  type JudgedFigure,
+  type JudgedSample,
+  judgeSamples,
+  oilLifeOf,
+  type SampleAdvice,
+  samplesOf,
+} from "./judgeSample.js";
 export {
   type AnswerDoubt,
   type LabAnswer,

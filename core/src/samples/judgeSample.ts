@@ -34,7 +34,7 @@ const KM_A_MILE = 1.609344;
 const HUNDRED = 100;
 
 /** The life of the oil as the sum *sample* counts it: hours, or hundreds of kilometres; null where it is not known. */
-function oilLifeOf({ oilLife, meter }: Sample, machine: Machine): number | null {
+export function oilLifeOf({ oilLife, meter }: Sample, machine: Machine): number | null {
   if ((oilLife ?? null) === null || (oilLife ?? 0) <= 0) return null;
   const meters = machine.meters ?? [];
   const unit = (meters.find(({ id }) => id === meter) ?? meters[0])?.unit ?? "h";

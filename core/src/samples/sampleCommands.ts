@@ -74,16 +74,17 @@ function changed(
     : kept(command, change(sample), sample);
 }
 
-/** Writes down that a sample was sent, today; one that was lost is sent again so. */
+/** Writes down that a sample was sent, today, by post or through the program (`online`); one that was lost is sent again so. */
 export const sendSample = (
   slice: SampleSlice,
   id: string,
-  lab: string,
+  { lab, online }: { readonly lab: string; readonly online: boolean },
   { today }: CommandContext,
 ): CommandResult<SampleIssue> =>
   changed(slice, id, "send-sample", (sample) => ({
     ...sample,
     ...{ sent: formatDay(today), lab: lab.trim() || (sample.lab ?? null) },
+    online,
   }));
 
 /**

@@ -159,6 +159,8 @@ test.each<[Partial<SampleTaken>, string]>([
   expect(made).toMatchObject({ ok: false, issues: [{ code }] });
 });
 
+const POSTED = { lab: "Corrie", online: false };
+
 /** What a command leaves of the samples. */
 function after(samples: readonly Sample[], made: ReturnType<typeof takeSample>): Sample[] {
   if (!made.ok) throw new Error(JSON.stringify(made.issues));
@@ -170,7 +172,7 @@ function after(samples: readonly Sample[], made: ReturnType<typeof takeSample>):
 test("a sample is taken, sent and answered; a second answer never takes the place of the first by itself", () => {
   let held = after([], takeSample(slice([]), TAKEN, context));
   const id = held[0]?.id ?? "";
-  held = after(held, sendSample(slice(held), id, "Corrie", context));
+  held = after(held, sendSample(slice(held), id, POSTED, context));
   expect(held[0]).toMatchObject({ sent: "2026-06-01", lab: "Corrie", label: "01/3" });
   const result = { on: "2026-05-20", values: { iron: 31 }, answer: 1 };
   held = after(held, keepAnswer(slice(held), id, result, false, context));
@@ -185,7 +187,7 @@ test("a sample is taken, sent and answered; a second answer never takes the plac
   expect(standing).toMatchObject({ replaces: id, result: { values: { iron: 44 }, seen: 2 } });
   held = after(held, strikeSample(slice(held), standing?.id ?? "", "spilled", context));
   expect(samplesOf(held, OIL)).toEqual([]);
-  const gone = sendSample(slice(held), id, "Corrie", context);
+  const gone = sendSample(slice(held), id, POSTED, context);
   expect(gone).toMatchObject({ ok: false, issues: [{ code: "sample-missing" }] });
 });
 

@@ -55,6 +55,7 @@ export const roadGritter: ScenarioMachine = {
         handbook: [every(ODO, 30000), months(12)],
         "hard use": [every(ODO, 15000), months(12)],
       },
+      uses: [{ fluid: "f-grit-oil", condition: "with filter" }],
       doneDaysAgo: [1010, 640, 280],
     },
     {

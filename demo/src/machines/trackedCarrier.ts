@@ -44,6 +44,7 @@ export const trackedCarrier: ScenarioMachine = {
         "hard use": [every(HRS, 100), months(12)],
       },
       doneDaysAgo: [],
+      uses: [{ fluid: "f-carr-oil", condition: "with filter" }],
       doneRunAgo: { meter: "hrs", amounts: [980, 872, 761, 660, 552, 449, 340, 231, 128, 22] },
     },
     {

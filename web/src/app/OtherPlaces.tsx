@@ -26,6 +26,10 @@ const BeginRound = lazy(again(() => import("../places/rounds/BeginRound.js")));
 const RoundPage = lazy(again(() => import("../places/rounds/RoundPage.js")));
 const ChecklistsPage = lazy(again(() => import("../places/rounds/ChecklistsPage.js")));
 const ChecklistPage = lazy(again(() => import("../places/rounds/checklists/ChecklistPage.js")));
+const SamplesPage = lazy(again(() => import("../places/rounds/samples/SamplesPage.js")));
+const SystemPage = lazy(again(() => import("../places/rounds/samples/SystemPage.js")));
+const TakeSample = lazy(again(() => import("../places/rounds/samples/TakeSample.js")));
+const SampleLabel = lazy(again(() => import("../places/rounds/samples/SampleLabel.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
@@ -79,6 +83,10 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/rounds/findings" element={<FindingsPage />} />
       <Route path="/rounds/checklists" element={<ChecklistsPage />} />
       <Route path="/rounds/checklists/:checklistId" element={<ChecklistPage />} />
+      <Route path="/rounds/samples" element={<SamplesPage />} />
+      <Route path="/rounds/samples/new" element={<TakeSample />} />
+      <Route path="/rounds/samples/label/:machineId/:sampleId" element={<SampleLabel />} />
+      <Route path="/rounds/samples/:machineId/:fluidId" element={<SystemPage />} />
       <Route path="/rounds/:machineId/:roundId" element={<RoundPage />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />

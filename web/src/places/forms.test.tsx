@@ -30,6 +30,8 @@ import { RenameBook } from "./books/RenameBook.js";
 import { BookSettings } from "./preferences/BookSettings.js";
 import FindingsPage from "./rounds/FindingsPage.js";
 import { CloseForm } from "./shared/findings/CloseFinding.js";
+import SystemPage from "./rounds/samples/SystemPage.js";
+import TakeSample from "./rounds/samples/TakeSample.js";
 import ChecklistPage from "./rounds/checklists/ChecklistPage.js";
 import Stores from "./stores/Stores.js";
 import Workshop from "./workshop/Workshop.js";
@@ -357,6 +359,16 @@ const CASES: Readonly<Record<FormName, Case>> = {
       ...NOTED,
     },
   },
+  labAnswer: {
+    screen: <SystemPage />,
+    path: "/rounds/samples/:machineId/:fluidId",
+    address: "/rounds/samples/m-carrier/f-carr-oil",
+    save: "Keep what was typed",
+    label: /^Iron/,
+    typed: "31",
+    wrong: "some",
+    elsewhere: null,
+  },
   ladder: {
     screen: <LadderPage />,
     path: "/yard/:machineId/plan/ladder/:ladder",
@@ -441,6 +453,16 @@ const CASES: Readonly<Record<FormName, Case>> = {
     label: "Name of the book",
     typed: "Upper shed",
     wrong: " ",
+    elsewhere: null,
+  },
+  sample: {
+    screen: <TakeSample />,
+    path: "/rounds/samples/new",
+    address: "/rounds/samples/new?machine=m-carrier",
+    save: "Write it down",
+    label: "Laboratory",
+    typed: "Fell oil bench",
+    wrong: null,
     elsewhere: null,
   },
   servicePoint: {

@@ -1,6 +1,13 @@
 import { z } from "zod";
 import { datedFields, noteField } from "../slice/dated.js";
-import { dateField, nameField, notNegativeField, numberField, textField } from "./fields.js";
+import {
+  dateField,
+  flagField,
+  nameField,
+  notNegativeField,
+  numberField,
+  textField,
+} from "./fields.js";
 import {
   fluidIdField,
   machineIdField,
@@ -37,6 +44,8 @@ export const sampleSchema = z.looseObject(
     product: productIdField.nullish(),
     sent: dateField.nullish(),
     lab: textField.nullish(),
+    /** It was sent through the program: its laboratory can be asked by its label. */
+    online: flagField.nullish(),
     result: z
       .looseObject(
         {

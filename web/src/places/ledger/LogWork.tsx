@@ -28,9 +28,12 @@ export default function LogWork(): ReactElement | null {
     );
   }
   const asked = search.getAll("task");
+  const tested = search.getAll("tested");
   const closes = search.getAll("closes");
   const measures = search.getAll("measure").filter(isMeasure);
-  return <LogWorkPage key={id} {...found} work={work} {...{ asked, closes, measures, kept }} />;
+  return (
+    <LogWorkPage key={id} {...found} work={work} {...{ asked, tested, closes, measures, kept }} />
+  );
 }
 
 /** Whether a text of the address is something measured; anything else is passed over. */
@@ -48,6 +51,7 @@ function LogWorkPage({
   settings,
   work,
   asked,
+  tested,
   closes,
   measures,
   kept,
@@ -56,6 +60,7 @@ function LogWorkPage({
   readonly settings: Settings;
   readonly work: WorkSource;
   readonly asked: readonly string[];
+  readonly tested: readonly string[];
   readonly closes: readonly string[];
   readonly measures: readonly string[];
   readonly kept: KeptForm | null;
@@ -63,7 +68,10 @@ function LogWorkPage({
   const { tag, name } = book.machines[0];
   return (
     <Page title={`Log work: ${tag} ${name}`}>
-      <LogWorkForm {...{ book, settings, work, asked, closes, measures, kept }} correcting={null} />
+      <LogWorkForm
+        {...{ book, settings, work, asked, tested, closes, measures, kept }}
+        correcting={null}
+      />
     </Page>
   );
 }

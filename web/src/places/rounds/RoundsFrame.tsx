@@ -4,6 +4,7 @@ import { ViewsPage } from "../../ui/ViewsPage.js";
 const VIEWS = [
   ["/rounds", "All rounds"],
   ["/rounds/findings", "Findings"],
+  ["/rounds/samples", "Samples"],
   ["/rounds/checklists", "Checklists"],
 ] as const;
 

@@ -12,7 +12,7 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { DayField } from "../../../ui/DayField.js";
 import { Cairn } from "../../../ui/board/Cairn.js";
 import { dueWords, dueWordsWithRange } from "../../../words/moves.js";
-import type { FormPaper, FormTest, LogOutlook } from "./logModel.js";
+import { newTest, type FormPaper, type FormTest, type LogOutlook } from "./logModel.js";
 import { TestFields } from "./TestFields.js";
 
 interface TaskChoiceProps {
@@ -81,7 +81,7 @@ function TaskLine(
     if (test !== undefined) onTests(others);
   };
   const startTest = (): void => {
-    onTests([...tests, { task: id, amount: "6", unit: "months", found: "" }]);
+    onTests([...tests, newTest(id)]);
     if (isDone) onChange(chosen.filter((other) => other !== id));
   };
   return (

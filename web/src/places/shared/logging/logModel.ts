@@ -60,6 +60,11 @@ export interface FormTest {
   readonly found: string;
 }
 
+/** A task tested sound, before anything else is said of it: look again in half a year. */
+export const newTest = (task: string): FormTest => ({
+  ...{ task, amount: "6", unit: "months", found: "" },
+});
+
 /** Until when the papers of a task say that it holds; empty where that is not said. */
 export interface FormPaper {
   readonly task: string;

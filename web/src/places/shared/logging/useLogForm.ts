@@ -28,6 +28,7 @@ import {
   formOf,
   inputFrom,
   logOutlook,
+  newTest,
   planOf,
   reckonedTexts,
   withReckonedFigures,
@@ -46,6 +47,8 @@ export interface LogStart {
   readonly work: WorkSource;
   /** The tasks it was opened for. */
   readonly asked: readonly string[];
+  /** The tasks that it was opened for as tested sound, not done. */
+  readonly tested?: readonly string[];
   /** The findings it was opened to put right. */
   readonly closes: readonly string[];
   /** What was measured and is to be kept with the work, each as JSON. */
@@ -216,7 +219,7 @@ export function gallonsOf({ book, work }: Pick<LogStart, "book" | "work">): Gall
 }
 
 function freshForm(
-  { book, settings, asked, closes, measures, finishing }: LogStart,
+  { book, settings, asked, tested = [], closes, measures, finishing }: LogStart,
   today: DayNumber,
 ): LogForm {
   if (finishing !== undefined) return finishForm(finishing, book, settings, today);
@@ -224,7 +227,7 @@ function freshForm(
   return {
     date: formatDay(today),
     tasks: asked.filter((task) => known.has(task)),
-    tests: [],
+    tests: tested.filter((task) => known.has(task)).map(newTest),
     papers: [],
     followUps: "",
     figures: withReckonedFigures([], reckonedTexts(book, settings, today, today)),
@@ -253,13 +256,15 @@ const joinedLists = (one: readonly string[], other: readonly string[]): string[]
 ];
 
 /** A form begun earlier, with the tasks and findings it is now opened for ticked as well, and what was measured. */
-function joined(form: LogForm, { asked, closes, measures }: LogStart): LogForm {
-  const tested = new Set(form.tests.map(({ task }) => task));
-  const wanted = asked.filter((task) => !tested.has(task));
+function joined(form: LogForm, { asked, tested = [], closes, measures }: LogStart): LogForm {
+  const alone = tested.filter((task) => !form.tasks.includes(task));
+  const known = new Set(form.tests.map(({ task }) => task));
+  const tests = [...form.tests, ...alone.filter((task) => !known.has(task)).map(newTest)];
+  const wanted = asked.filter((task) => !tests.some((test) => test.task === task));
   const took = {
     ...form.took,
     closes: joinedLists(form.took.closes, closes),
     measures: joinedLists(form.took.measures, measures),
   };
-  return { ...form, tasks: joinedLists(form.tasks, wanted), took };
+  return { ...form, tasks: joinedLists(form.tasks, wanted), tests, took };
 }
