@@ -18,6 +18,7 @@ export {
 } from "./labAnswer.js";
 export { oilLifeOn } from "./oilLife.js";
 export {
+  correctSample,
   keepAnswer,
   leaveAnswer,
   type SampleIssue,

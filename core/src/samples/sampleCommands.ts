@@ -42,23 +42,57 @@ const kept = (
   return success({ command, records: [record] });
 };
 
+/** What is wrong with a sample as it is written; null where nothing is. `other` are the current samples that it is told apart from. */
+function wrongWith(
+  taken: SampleTaken,
+  { fluids }: Slice<"fluids">,
+  other: readonly Sample[],
+  { today }: CommandContext,
+): SampleIssue | null {
+  if (fluids.every(({ id }) => id !== taken.fluid)) return { code: "fluid-missing" };
+  const label = (taken.label ?? "").trim();
+  if (label === "") return { code: "label-missing" };
+  if (dayOf(taken.date) > today) return { code: "taken-later" };
+  const same = other.find((one) => one.label === label);
+  return same === undefined ? null : { code: "label-taken", date: same.date };
+}
+
+const standingOf = ({ samples }: SampleSlice): Sample[] =>
+  currentRecords(samples).map(({ record }) => record);
+
 /** Writes down that a fluid was sampled. Refused: no fluid, no label, a label that another current sample of the machine bears, a day to come. */
 export function takeSample(
-  { machines: [machine], samples, fluids }: Slice<"samples" | "fluids">,
+  slice: Slice<"samples" | "fluids">,
   taken: SampleTaken,
   context: CommandContext,
 ): CommandResult<SampleIssue> {
-  if (fluids.every(({ id }) => id !== taken.fluid)) return failure([{ code: "fluid-missing" }]);
-  const label = (taken.label ?? "").trim();
-  if (label === "") return failure([{ code: "label-missing" }]);
-  if (dayOf(taken.date) > context.today) return failure([{ code: "taken-later" }]);
-  const other = currentRecords(samples).find(({ record }) => record.label === label);
-  if (other !== undefined) return failure([{ code: "label-taken", date: other.record.date }]);
+  const wrong = wrongWith(taken, slice, standingOf(slice), context);
+  if (wrong !== null) return failure([wrong]);
   const sample: Sample = {
-    ...{ ...taken, label, id: context.newId() as Sample["id"], seq: context.nextSeq() },
-    machine: machine.id,
+    ...{ ...taken, label: (taken.label ?? "").trim(), id: context.newId() as Sample["id"] },
+    ...{ seq: context.nextSeq(), machine: slice.machines[0].id },
   };
   return kept("take-sample", sample, null);
+}
+
+/** Corrects what was written of a sample: a new one takes its place and keeps where it is and what was answered. Refused as for a new one, and where it does not stand any more. */
+export function correctSample(
+  slice: Slice<"samples" | "fluids">,
+  id: string,
+  taken: SampleTaken,
+  context: CommandContext,
+): CommandResult<SampleIssue> {
+  const sample = standingFor(slice.samples, id);
+  if (sample === null) return failure([{ code: "sample-missing" }]);
+  const others = standingOf(slice).filter((one) => one.id !== sample.id);
+  const wrong = wrongWith(taken, slice, others, context);
+  if (wrong !== null) return failure([wrong]);
+  const { revision: _, ...rest } = sample;
+  const corrected: Sample = {
+    ...{ ...rest, ...taken, label: (taken.label ?? "").trim() },
+    ...{ id: context.newId() as Sample["id"], seq: context.nextSeq(), replaces: sample.id },
+  };
+  return kept("correct-sample", corrected, null);
 }
 
 /** Changes a sample in place, as long as it stands as it was seen. */

@@ -12,6 +12,7 @@ import { judgeSamples, samplesOf } from "./judgeSample.js";
 import { labReportSchema, readAnswer, type LabAnswer } from "./labAnswer.js";
 import { oilLifeOn } from "./oilLife.js";
 import {
+  correctSample,
   keepAnswer,
   leaveAnswer,
   sendSample,
@@ -188,6 +189,17 @@ test("a sample is taken, sent and answered; a second answer never takes the plac
   held = after(held, strikeSample(slice(held), standing?.id ?? "", "spilled", context));
   expect(samplesOf(held, OIL)).toEqual([]);
   const gone = sendSample(slice(held), id, POSTED, context);
+  expect(gone).toMatchObject({ ok: false, issues: [{ code: "sample-missing" }] });
+});
+
+test("a sample that was written wrong is corrected, and keeps what was answered", () => {
+  const made = correctSample(slice(SAMPLES), "s-1", { ...TAKEN, label: "s-1" }, context);
+  const [standing] = samplesOf(after(SAMPLES, made), OIL).toReversed();
+  expect(standing).toMatchObject({ replaces: "s-1", oilLife: 9000, date: "2026-05-10" });
+  expect(standing?.result).toEqual(SAMPLES[0]?.result);
+  const taken = correctSample(slice(SAMPLES), "s-1", { ...TAKEN, label: "s-2" }, context);
+  expect(taken).toMatchObject({ ok: false, issues: [{ code: "label-taken" }] });
+  const gone = correctSample(slice([]), "s-1", TAKEN, context);
   expect(gone).toMatchObject({ ok: false, issues: [{ code: "sample-missing" }] });
 });
 

@@ -51,6 +51,7 @@ export const trackedCarrier: ScenarioMachine = {
       id: "t-carr-hyd",
       name: "Hydraulic oil and filter",
       regimes: { handbook: [every(HRS, 800), months(24)] },
+      uses: [{ fluid: "f-carr-hyd", condition: "drain and fill" }],
       doneDaysAgo: [610],
     },
     {

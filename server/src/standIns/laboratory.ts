@@ -10,6 +10,8 @@ export interface LaboratoryOptions {
   readonly clock: () => number;
   /** So long it takes, milliseconds. */
   readonly takes: number;
+  /** So long after its first answer was collected it answers again, where it does so, milliseconds. */
+  readonly again: number;
   /** How it deals with a sample, by its label. */
   readonly moodOf: (label: string) => LabMood;
 }
@@ -28,12 +30,12 @@ export function hashOf(label: string): number {
 export const LABORATORY: LaboratoryOptions = {
   clock: Date.now,
   takes: 20_000,
+  again: 30_000,
   moodOf: (label) => MOODS[hashOf(label) % MOODS_OF] ?? "plain",
 };
 
-/** A late answer comes so many times as late as was said, the second answer so long after the first. */
+/** A late answer comes so many times as late as was said. */
 const LATE_TIMES = 3;
-const AGAIN_TIMES = 2;
 /** It keeps so many samples; the oldest are forgotten. */
 const MOST_KEPT = 1000;
 const LONGEST_LABEL = 80;
@@ -43,6 +45,8 @@ interface Sent {
   readonly label: string;
   readonly oilLife: number;
   readonly at: number;
+  /** When its first answer was collected. */
+  collectedAt: number | null;
 }
 
 interface LabAnswer {
@@ -62,20 +66,21 @@ const LIMITS = {
 const LOWEST = { "base number": { watch: 4, stop: 2 } };
 
 function remarksOn(figures: readonly LabFigure[]): string {
-  const silicon = figures.find(({ name }) => name === "silicon")?.value ?? 0;
-  return silicon > LIMITS.silicon.watch
-    ? "Silicon stands out: look at the air filter and its hoses."
-    : "Nothing stands out for an oil of this age.";
+  const limits: Readonly<Record<string, { readonly watch: number }>> = LIMITS;
+  const over = figures.filter(({ name, value }) => value >= (limits[name]?.watch ?? Infinity));
+  if (over.length === 0) return "Nothing stands out for an oil of this age.";
+  return `Above our limit: ${over.map(({ name }) => name).join(", ")}. Look for the cause, and sample again.`;
 }
 
 function answersTo(
-  { label, oilLife, at }: Sent,
+  { label, oilLife, at, collectedAt }: Sent,
   mood: LabMood,
-  { clock, takes }: LaboratoryOptions,
+  { clock, takes, again }: LaboratoryOptions,
 ): LabAnswer[] {
   if (mood === "lost") return [];
   const ready = at + takes * (mood === "late" ? LATE_TIMES : 1);
-  const moments = mood === "twice" ? [ready, ready + takes * AGAIN_TIMES] : [ready];
+  const isAgain = mood === "twice" && collectedAt !== null;
+  const moments = isAgain ? [ready, collectedAt + again] : [ready];
   return moments
     .filter((moment) => clock() >= moment)
     .map((moment, before) => {
@@ -92,7 +97,7 @@ function answersTo(
 }
 
 /** What was sent with a sample, read with care; null where it is none. */
-function sampleIn(body: unknown): Omit<Sent, "at"> | null {
+function sampleIn(body: unknown): Pick<Sent, "label" | "oilLife"> | null {
   const { label, oilLife } = (body ?? {}) as Partial<Record<"label" | "oilLife", unknown>>;
   if (typeof label !== "string" || label.trim() === "" || label.length > LONGEST_LABEL) return null;
   const isLife = typeof oilLife === "number" && Number.isFinite(oilLife) && oilLife > 0;
@@ -107,18 +112,21 @@ export function simulatedLaboratory(options: LaboratoryOptions): Router {
   const { clock, takes, moodOf } = options;
   const kept = new Map<string, Sent>();
   const router = Router();
-  const told = (sent: Sent): object => ({
-    ...{ label: sent.label, laboratory: NAME, simulated: true },
-    promised: new Date(sent.at + takes).toISOString(),
-    answers: answersTo(sent, moodOf(sent.label), options),
-  });
+  const told = (sent: Sent): object => {
+    const answers = answersTo(sent, moodOf(sent.label), options);
+    if (answers.length > 0) sent.collectedAt ??= clock();
+    return {
+      ...{ label: sent.label, known: true, laboratory: NAME, simulated: true },
+      ...{ promised: new Date(sent.at + takes).toISOString(), answers },
+    };
+  };
   router.post("/stand-ins/laboratory/samples", json({ limit: "10kb" }), (request, response) => {
     const sample = sampleIn(request.body);
     if (sample === null) {
       response.status(400).json({ code: "label-missing" });
       return;
     }
-    const sent = { ...sample, at: clock() };
+    const sent: Sent = { ...sample, at: clock(), collectedAt: null };
     const [oldest] = kept.keys();
     if (kept.size >= MOST_KEPT && oldest !== undefined) kept.delete(oldest);
     kept.set(sent.label, sent);
@@ -130,8 +138,9 @@ export function simulatedLaboratory(options: LaboratoryOptions): Router {
     // What it lost it does not know of, once it should have answered.
     const isLost =
       sent !== undefined && moodOf(sent.label) === "lost" && clock() >= sent.at + takes;
-    if (sent === undefined || isLost) response.status(404).json({ code: "label-unknown" });
-    else response.json(told(sent));
+    if (sent === undefined || isLost) {
+      response.json({ label: request.params.label, known: false, simulated: true });
+    } else response.json(told(sent));
   });
   return router;
 }

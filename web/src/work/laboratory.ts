@@ -12,9 +12,10 @@ async function replyOf(response: Response): Promise<LabReply> {
   const isJson = response.headers.get("content-type")?.includes("json") === true;
   // Installed and without its server the page itself would answer.
   if (!isJson) return { code: "absent" };
-  if (response.status === 404) return { code: "unknown" };
   if (!response.ok) return { code: "absent" };
-  const read = labReportSchema.safeParse(await response.json());
+  const told: unknown = await response.json();
+  if ((told as { readonly known?: unknown } | null)?.known === false) return { code: "unknown" };
+  const read = labReportSchema.safeParse(told);
   return read.success ? { code: "reported", report: read.data } : { code: "absent" };
 }
 

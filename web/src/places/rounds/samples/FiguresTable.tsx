@@ -27,15 +27,14 @@ export function FiguresTable({
   const head = "py-1 pr-4 text-left align-bottom font-normal";
   return (
     <div className="overflow-x-auto">
-      <table className="w-full min-w-[34rem] tabular-nums">
+      <table className="w-full min-w-[30rem] tabular-nums">
         <thead className="text-fine text-quiet">
           <tr>
-            <th className={head}>Figure</th>
+            <th className={head}>Verdict and figure</th>
             <th className={`${head} text-right`}>Found</th>
             <th className={`${head} text-right`}>By {lifeStep(machine, sample)} of oil</th>
             <th className={`${head} text-right`}>Usual here</th>
             <th className={head}>Laboratory</th>
-            <th className={head}>Verdict</th>
           </tr>
         </thead>
         {parts
@@ -43,7 +42,7 @@ export function FiguresTable({
           .map(({ name, rows }) => (
             <tbody key={name}>
               <tr>
-                <th colSpan={6} scope="rowgroup" className="pt-2 text-left font-bold">
+                <th colSpan={5} scope="rowgroup" className="pt-2 text-left font-bold">
                   {name}
                 </th>
               </tr>
@@ -71,8 +70,14 @@ function FigureRow({
   return (
     <tr className={isOut ? "font-semibold" : ""}>
       <th scope="row" className={`${cell} text-left font-normal`}>
-        {sentence(name)}
-        {isOut && <span className="block text-fine font-normal text-quiet">{means}</span>}
+        <span className="flex items-start gap-2">
+          <VerdictMark verdict={verdict} />
+          <span className={isOut ? "font-semibold" : ""}>
+            {sentence(name)}
+            <span className={isOut ? "" : "sr-only"}>, {verdict}</span>
+            {isOut && <span className="block text-fine font-normal text-quiet">{means}</span>}
+          </span>
+        </span>
       </th>
       <td className={`${cell} text-right whitespace-nowrap`}>
         {labFigure(value)} <span className="text-quiet">{labUnit(name)}</span>
@@ -80,12 +85,6 @@ function FigureRow({
       <td className={`${cell} text-right`}>{rate === null ? "" : labFigure(rate)}</td>
       <td className={`${cell} text-right whitespace-nowrap`}>{usualWords(row)}</td>
       <td className={`${cell} text-fine`}>{limitOfFigure(name, sample)}</td>
-      <td className={cell}>
-        <span className="flex items-center gap-2 whitespace-nowrap">
-          <VerdictMark verdict={verdict} />
-          {verdict}
-        </span>
-      </td>
     </tr>
   );
 }

@@ -93,7 +93,12 @@ function RunChart({ run }: { readonly run: Run }): ReactElement {
                 {
                   data: [...points],
                   borderColor: colour("--clear"),
-                  ...{ backgroundColor: colour("--clear"), borderWidth: 2, pointRadius: 4 },
+                  ...{
+                    backgroundColor: colour("--clear"),
+                    borderWidth: 2,
+                    pointRadius: 4,
+                    clip: false,
+                  },
                 },
                 ...(band === null ? [] : [edge(band[1], "+1"), edge(band[0], false)]),
               ],
@@ -111,6 +116,7 @@ const options = (from: number, to: number): object => {
   const ticks = { color: colour("--quiet"), font };
   return {
     ...{ animation: false, maintainAspectRatio: false, events: [] },
+    layout: { padding: { top: 6, right: 14 } },
     plugins: { legend: { display: false } },
     scales: {
       x: {

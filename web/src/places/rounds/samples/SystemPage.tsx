@@ -112,14 +112,28 @@ function AllSamples({ shown }: { readonly shown: Shown }): ReactElement {
                     {ADVICE_WORDS[says.advice]}
                   </>
                 )}
+                {says === undefined && sample.result && (
+                  <strong className="font-semibold text-soon-text">
+                    Not judged: how long the oil has run is not known. Correct it.
+                  </strong>
+                )}
               </span>
-              <Link
-                to={`/rounds/samples/label/${encodeURIComponent(machine.id)}/${encodeURIComponent(sample.id)}`}
-                className={`${QUIET_BUTTON} print:hidden`}
-              >
-                Label
-                <span className="sr-only"> of {sample.label}</span>
-              </Link>
+              <span className="flex gap-3 print:hidden">
+                <Link
+                  to={`/rounds/samples/new?${new URLSearchParams({ machine: machine.id, corrects: sample.id }).toString()}`}
+                  className={QUIET_BUTTON}
+                >
+                  Correct
+                  <span className="sr-only"> {sample.label}</span>
+                </Link>
+                <Link
+                  to={`/rounds/samples/label/${encodeURIComponent(machine.id)}/${encodeURIComponent(sample.id)}`}
+                  className={QUIET_BUTTON}
+                >
+                  Label
+                  <span className="sr-only"> of {sample.label}</span>
+                </Link>
+              </span>
             </li>
           );
         })}

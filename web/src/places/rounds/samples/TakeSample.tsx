@@ -1,4 +1,11 @@
-import { dayOf, parseDay, takeSample, type MachineId } from "@yonderfell/core";
+import {
+  correctSample,
+  currentRecords,
+  dayOf,
+  parseDay,
+  takeSample,
+  type MachineId,
+} from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { useLiveOf } from "../../../data/useLiveOf.js";
@@ -15,6 +22,7 @@ import { RoundsFrame } from "../RoundsFrame.js";
 import { sampleIssueWords } from "./sampleWords.js";
 import {
   livesOf,
+  modelOfSample,
   newSample,
   sampleOf,
   takeProblems,
@@ -40,6 +48,7 @@ export default function TakeSample(): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
   const today = useAppSelector((state) => state.session.today);
   const id = search.get("machine") ?? "";
+  const corrected = search.get("corrects") ?? "";
   const { storage } = useBook();
   const read = async (): Promise<TakeAround | null> => {
     const [book, own, settings] = await Promise.all([
@@ -47,14 +56,17 @@ export default function TakeSample(): ReactElement {
       storage.ofMachine(id as MachineId, ["fluids", "samples"]),
       storage.settings(),
     ]);
-    return book === null ? null : { book, settings, today, ...own };
+    if (book === null) return null;
+    const samples = currentRecords(own.samples).map(({ record }) => record);
+    const corrects = samples.find((sample) => sample.id === corrected) ?? null;
+    return { book, settings, today, fluids: own.fluids, samples, corrects };
   };
-  const around = useLiveOf(id, read, [storage, today]);
+  const around = useLiveOf(`${id} ${corrected}`, read, [storage, today]);
   const choices = machines.map(
     ({ machine }) => [machine.id, `${machine.tag} ${machine.name}`] as const,
   );
   return (
-    <RoundsFrame title="Take a sample">
+    <RoundsFrame title={corrected === "" ? "Take a sample" : "Correct a sample"}>
       <div className="max-w-2xl">
         <p className="mb-3 text-quiet">
           Warm, after it has run; from the middle of the drain, or by a pump at half depth; into a
@@ -67,7 +79,7 @@ export default function TakeSample(): ReactElement {
           onChange={(machine) => setSearch({ machine }, { replace: true })}
         />
         {around && around.fluids.length > 0 && (
-          <Form key={id} around={around} wanted={search.get("fluid") ?? ""} />
+          <Form key={`${id} ${corrected}`} around={around} wanted={search.get("fluid") ?? ""} />
         )}
         {around && around.fluids.length === 0 && (
           <p className="py-3 text-quiet">
@@ -86,15 +98,16 @@ function Form({
   readonly around: TakeAround;
   readonly wanted: string;
 }): ReactElement {
-  const { book, fluids } = around;
+  const { book, fluids, corrects } = around;
   const [machine] = book.machines;
   const navigate = useNavigate();
   const { run, failure } = useCommands(sampleIssueWords);
   const form = useForm({
     form: "sample",
-    of: `new ${machine.id} ${wanted}`,
-    source: null,
-    modelOf: (): TakeModel => newSample(around, wanted),
+    of: corrects?.id ?? `new ${machine.id} ${wanted}`,
+    source: corrects,
+    modelOf: (source): TakeModel =>
+      source === null ? newSample(around, wanted) : modelOfSample(source),
     labels: LABELS,
     problemsOf: (model) => takeProblems(model, around),
     problemWords: takeProblemWords,
@@ -106,10 +119,13 @@ function Form({
         storage.perform(
           machine.id,
           ["samples", "fluids"],
-          (slice, inside) => takeSample(slice, sampleOf(typed, around), inside),
+          (slice, inside) =>
+            corrects === null
+              ? takeSample(slice, sampleOf(typed, around), inside)
+              : correctSample(slice, corrects.id, sampleOf(typed, around), inside),
           context,
         ),
-      "Written down.",
+      corrects === null ? "Written down." : "Corrected.",
     );
     if (saved !== null) await navigate(systemPath(machine.id, typed.fluid));
     return saved !== null;
@@ -130,7 +146,7 @@ function Form({
       foot={
         <div className="sm:col-span-2">
           <button type="submit" className={PRIMARY_BUTTON}>
-            Write it down
+            {corrects === null ? "Write it down" : "Save the correction"}
           </button>
         </div>
       }

@@ -32,6 +32,8 @@ export interface TakeAround {
   readonly fluids: readonly Fluid[];
   readonly samples: readonly Sample[];
   readonly today: DayNumber;
+  /** The sample that is being corrected; null for a new one. */
+  readonly corrects: Sample | null;
 }
 
 const rounded = (value: number | null | undefined): string =>
@@ -67,6 +69,13 @@ export function newSample(around: TakeAround, wanted: string): TakeModel {
   };
 }
 
+/** A sample that is being corrected, as the form begins with it. */
+export const modelOfSample = (sample: Sample): TakeModel => ({
+  ...{ fluid: sample.fluid, date: sample.date, label: sample.label ?? "" },
+  ...{ life: figureTyped(sample.life), oilLife: figureTyped(sample.oilLife) },
+  ...{ lab: sample.lab ?? "", note: sample.note ?? "" },
+});
+
 /** What is wrong with a sample as it is written. */
 export interface TakeProblem {
   readonly field: keyof TakeModel;
@@ -76,13 +85,16 @@ export interface TakeProblem {
 const isFigure = (text: string): boolean => isEmpty(text) || (typedNumber(text) ?? -1) >= 0;
 
 /** All that is wrong with it. */
-export function takeProblems(model: TakeModel, { samples, today }: TakeAround): TakeProblem[] {
+export function takeProblems(
+  model: TakeModel,
+  { samples, today, corrects }: TakeAround,
+): TakeProblem[] {
   const day = parseDay(model.date);
   const problems: (TakeProblem | null)[] = [
     model.fluid === "" ? { field: "fluid", code: "fluid-missing" } : null,
     day === null || day > today ? { field: "date", code: "not-a-day" } : null,
     isEmpty(model.label) ? { field: "label", code: "label-missing" } : null,
-    samples.some(({ label }) => label === model.label.trim())
+    samples.some(({ id, label }) => id !== corrects?.id && label === model.label.trim())
       ? { field: "label", code: "label-taken" }
       : null,
     isFigure(model.life) ? null : { field: "life", code: "not-a-figure" },
@@ -110,7 +122,7 @@ export function takeProblemWords({ code }: TakeProblem): string {
 /** The sample that the form says. */
 export function sampleOf(
   model: TakeModel,
-  { book, fluids }: TakeAround,
+  { book, fluids, corrects }: TakeAround,
 ): Pick<
   Sample,
   "fluid" | "date" | "label" | "meter" | "life" | "oilLife" | "product" | "lab" | "note"
@@ -121,8 +133,12 @@ export function sampleOf(
     fluid: model.fluid as FluidId,
     date: formatDay(dayOf(model.date)),
     label: model.label.trim(),
-    meter: book.machines[0].meters?.[0]?.id ?? null,
+    meter: corrects?.meter ?? book.machines[0].meters?.[0]?.id ?? null,
     ...{ life: figure(model.life), oilLife: figure(model.oilLife) },
-    ...{ product: fluid?.product ?? null, lab: orNull(model.lab), note: orNull(model.note) },
+    ...{
+      product: corrects?.product ?? fluid?.product ?? null,
+      lab: orNull(model.lab),
+      note: orNull(model.note),
+    },
   };
 }

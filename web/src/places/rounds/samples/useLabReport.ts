@@ -3,7 +3,9 @@ import { useEffect, useState } from "react";
 import { askLaboratory, type LabReply } from "../../../work/laboratory.js";
 
 /** So often the laboratory is asked after what is awaited. */
-const ASK_EVERY_MS = 5000;
+const ASK_EVERY_MS = 2000;
+/** The longest a timer can wait: three weeks. */
+const NEVER_MS = 2 ** 31 - 1;
 
 /** What the laboratory says of a sample that was sent to it: asked again and again while it is awaited and the page is looked at, once where it has answered; null until it is asked. */
 export function useLabReport({ label, sent, online, result }: Sample): LabReply | null {
@@ -17,14 +19,17 @@ export function useLabReport({ label, sent, online, result }: Sample): LabReply 
     const ask = (): void => {
       if (document.visibilityState === "hidden") return;
       void askLaboratory(label).then((found) => {
-        if (isWanted) setReply(found);
+        if (!isWanted) return;
+        setReply(found);
+        const isAnswered = found.code === "reported" && found.report.answers.length > 0;
+        if (isAnswered) clearInterval(again);
       });
     };
+    const again = setInterval(ask, isAwaited ? ASK_EVERY_MS : NEVER_MS);
     ask();
-    const again = isAwaited ? setInterval(ask, ASK_EVERY_MS) : null;
     return () => {
       isWanted = false;
-      if (again !== null) clearInterval(again);
+      clearInterval(again);
     };
   }, [isAsked, isAwaited, label, sent]);
   return isAsked ? reply : null;
