@@ -1,7 +1,7 @@
-import type { Checklist } from "@yonderfell/core";
+import { CHECKLIST_LIBRARY, type Checklist } from "@yonderfell/core";
 
-/** What the shed looks at. */
-export const CHECKLISTS = [
+/** What the shed has written down for itself. */
+const OWN_LISTS = [
   {
     id: "cl-wheels",
     name: "Wheels off",
@@ -80,3 +80,12 @@ export const CHECKLISTS = [
     ],
   },
 ] as unknown as readonly Checklist[];
+
+/** What a machine that comes without records is gone round by. */
+export const TAKING_ON = "cl-taking-on-or-buying-a-machine";
+
+/** What the shed looks at: its own, and the list of the library that a machine was taken on by. */
+export const CHECKLISTS: readonly Checklist[] = [
+  ...OWN_LISTS,
+  ...CHECKLIST_LIBRARY.filter(({ id }) => (id as string) === TAKING_ON),
+];

@@ -8,7 +8,7 @@ import {
   type Finding,
   type Round,
 } from "@yonderfell/core";
-import { CHECKLISTS } from "./checklists.js";
+import { CHECKLISTS, TAKING_ON } from "./checklists.js";
 import { q } from "./plate.js";
 
 /** A round of the past: who, how many days ago, what was read at which point. */
@@ -104,6 +104,25 @@ const ROUNDS: readonly ScenarioRound[] = [
   }),
 ];
 
+/** The lorry is taken on: some of its fluids judged, the rest still to be looked at. */
+const TAKEN_ON: readonly ScenarioRound[] = [
+  {
+    ...{ machine: "m-lorry", checklist: TAKING_ON, by: "pe-thwaite", daysAgo: 2 },
+    results: [
+      {
+        ...{ check: "gearbox-level-and-colour-gearbox", verdict: "sound" },
+        picked: "at its mark, clear",
+      },
+      { check: "gearbox-smell-gearbox", verdict: "sound", picked: "of itself" },
+      {
+        ...{ check: "axles-level-and-colour-axles", verdict: "attend" },
+        picked: "milky or rusty",
+      },
+      { check: "axles-smell-axles", verdict: "sound", picked: "of itself" },
+    ],
+  },
+];
+
 /** Rounds that are not finished: the post van's, put down after two of its checks. */
 const UNDER_WAY: readonly ScenarioRound[] = [
   bonnet("m-post", "pe-rigg", 1, volts(12.66), { check: "k-oil", verdict: "sound" }),
@@ -184,6 +203,12 @@ const FINDINGS = [
     decisions: [{ daysAgo: 210, by: "pe-rigg", decision: "next visit", reason: "no welder here" }],
   },
   {
+    ...{ id: "fd-lorry-axle", machine: "m-lorry", daysAgo: 2, kind: "water in oil" },
+    ...{ what: "Axles: level and colour", verdict: "attend", evidence: "milky or rusty" },
+    ...{ consequence: "water has been in it", todo: "flush it", by: "pe-thwaite" },
+    ...{ round: "n-27-2", check: "axles-level-and-colour-axles", decision: "next visit" },
+  },
+  {
     ...{ id: "fd-gen-bat", machine: "m-generator", daysAgo: 22, kind: "battery", by: "pe-rigg" },
     ...{ what: "Starter battery weak", verdict: "attend", evidence: "12.14 V at rest" },
     ...{ round: "n-30-22", check: "k-volts", decision: "next visit", dueInDays: 20 },
@@ -217,7 +242,7 @@ export function foundOn(
   const on = (daysAgo: number): string => formatDay(addDays(today, -daysAgo));
   const idOf = ({ machine, daysAgo }: ScenarioRound): string =>
     `n-${tagOf(machine).toLowerCase()}-${daysAgo}`;
-  const finished = ROUNDS.map((round) => ({
+  const finished = [...ROUNDS, ...TAKEN_ON].map((round) => ({
     ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
     ...{ checklist: round.checklist, by: round.by, meters: dials(round.machine, round.daysAgo) },
     ...{ results: wholeResults(round), finished: true },

@@ -167,3 +167,16 @@ test("what follows work of a record is taken as done with it where that is said"
   expect(nuts(done)).toBe("overdue");
   expect(nuts({ ...done, followUpsDone: true })).toBe("finished");
 });
+
+test("what was tested sound is looked at again; what is to be done now says why, and doing it ends both", () => {
+  const sound = decided(vanBook(), "oil", { code: "look-again", months: 6, note: "clear" });
+  expect(answers(sound)).toContain("oil look-again");
+  expect(sound.entries.at(-1)).toMatchObject({
+    lookAgain: [{ task: "oil", months: 6, found: "clear" }],
+  });
+  expect(statusOf(sound, "oil")).toBe("clear");
+  const now = decided(sound, "oil", { code: "do-now", note: "flush: milky" });
+  expect(answers(now)).toContain("oil do-now");
+  expect(now.entries.at(-1)).toMatchObject({ wanted: ["oil"], note: "flush: milky" });
+  expect(statusOf(now, "oil")).toBe("overdue");
+});

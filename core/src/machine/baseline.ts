@@ -24,6 +24,8 @@ export type BaselineAnswer =
   | { readonly code: "from-new"; readonly on: DayNumber }
   /** Judged sound: counted from here, assumed. */
   | { readonly code: "judged-sound"; readonly on: DayNumber }
+  /** Tested sound: to be looked at again, which puts off when it is due. */
+  | { readonly code: "look-again"; readonly on: DayNumber }
   | { readonly code: "left-unknown" };
 
 /** A task beside what was decided of it. */
@@ -46,12 +48,17 @@ export function baselineTasks(book: MachineBook, today: DayNumber): BaselineTask
   return book.tasks.filter(needsStart).map((task) => {
     const done = entries.findLast(({ record }) => (record.tasks ?? []).includes(task.id));
     const wanted = entries.findLast(({ record }) => (record.wanted ?? []).includes(task.id));
+    const tested = entries.findLast(({ record }) =>
+      (record.lookAgain ?? []).some((one) => one.task === task.id),
+    );
     const answer: BaselineAnswer =
       done !== undefined
         ? { code: codeOf(done.record, machine), on: done.day }
-        : wanted !== undefined
+        : wanted !== undefined && wanted.day >= (tested?.day ?? wanted.day)
           ? { code: "do-now", since: wanted.day }
-          : { code: left.includes(task.id) ? "left-unknown" : "open" };
+          : tested !== undefined
+            ? { code: "look-again", on: tested.day }
+            : { code: left.includes(task.id) ? "left-unknown" : "open" };
     return { task, answer };
   });
 }
@@ -89,7 +96,10 @@ export function begunBaseline(machine: Machine, today: DayNumber): RecordChange[
 
 /** What a person decides of a task. */
 export type BaselineDecision =
-  | { readonly code: "do-now" }
+  /** `note`: how, and what shows it. */
+  | { readonly code: "do-now"; readonly note?: string }
+  /** Left as it is: tested sound with what was seen, to be looked at again after so many months. */
+  | { readonly code: "look-again"; readonly months: number; readonly note: string }
   | {
       readonly code: "done";
       readonly day: DayNumber;
@@ -151,7 +161,12 @@ function workOf(
   const shared = { day: today, tasks: [], figures: [], note: "" };
   switch (decision.code) {
     case "do-now":
-      return { ...shared, wanted: tasks };
+      return { ...shared, wanted: tasks, note: decision.note ?? "" };
+    case "look-again": {
+      const { months, note } = decision;
+      const lookAgain = tasks.map((task) => ({ task, months, ...(note ? { found: note } : {}) }));
+      return { ...shared, lookAgain };
+    }
     case "done": {
       const { day, figures, note, followUpsDone = false } = decision;
       return { day, tasks, figures, note, followUpsDone };

@@ -29,3 +29,9 @@ export { coldOf, type PlateFinding, plateFindings } from "./plateFindings.js";
 export { noteReminder, type ReminderState, reminderStates } from "./reminders.js";
 export { type RunningInState, runningInState } from "./runningInState.js";
 export { checkDigitOf, type VinDoubt, vinDoubt } from "./vin.js";
+export {
+  baselineEvidence,
+  type BaselineFound,
+  type BaselineProposal,
+  type BaselineSources,
+} from "./baselineEvidence.js";

@@ -3,7 +3,7 @@ import type { FluidId, MeterId } from "../book/records/ids.js";
 import type { LimitRecord } from "../book/records/limitRecord.js";
 import { ownValue } from "../book/records/ownValue.js";
 import type { Task } from "../book/records/task.js";
-import { limitOf } from "../limit/limit.js";
+import { limitOf, limitsOfKind } from "../limit/limit.js";
 import { DEFAULT_REGIME, limitsInForce } from "../schedule/taskDue.js";
 import { isAbove } from "../sums/nearly.js";
 import type { SampleAdvice } from "./judgeSample.js";
@@ -26,13 +26,15 @@ export interface IntervalChange {
   readonly isPast: boolean;
 }
 
-/** The interval on a meter among some limits; null where there is none. */
+/** The interval of a limit on a meter; null where it is by another, or by something else. */
+function intervalOn(record: LimitRecord, meter: MeterId): number | null {
+  const [limit] = limitsOfKind([limitOf(record)], "meter");
+  return limit?.meter === meter ? limit.every : null;
+}
+
+/** The first interval on a meter among some limits; null where there is none. */
 function everyOn(limits: readonly LimitRecord[], meter: MeterId): number | null {
-  for (const record of limits) {
-    const limit = limitOf(record);
-    if (limit.kind === "meter" && limit.meter === meter) return limit.every;
-  }
-  return null;
+  return limits.map((record) => intervalOn(record, meter)).find((every) => every !== null) ?? null;
 }
 
 /**
@@ -72,12 +74,9 @@ export function withInterval(
 ): Task {
   const { regime } = limitsInForce(task, machine);
   const limits = (regime === null ? undefined : ownValue(task.regimes, regime)) ?? [];
-  const changed = limits.map((record) => {
-    const limit = limitOf(record);
-    return limit.kind === "meter" && limit.meter === meter && limit.every !== null
-      ? { ...record, every: to }
-      : record;
-  });
+  const changed = limits.map((record) =>
+    intervalOn(record, meter) === null ? record : { ...record, every: to },
+  );
   return {
     ...task,
     regimes: { ...task.regimes, [MEASURED]: changed },

@@ -134,7 +134,14 @@ const fluidTaken = (what: string, where: string, fluid: string) => [
 ];
 const TAKING_ON = [
   ...fluidTaken("Engine oil", "engine", "engine oil"),
-  look("Engine oil: particles on a white cloth, under the cap", "engine", "none"),
+  look("Engine oil: particles on a white cloth, under the cap", "engine", "none", {
+    fluid: "engine oil",
+    picks: [
+      sound("none", "as it should be"),
+      watch("fine grey", "usual wear of a new or an old engine", "drain and fill, sample it"),
+      stop("flakes or chips", "something is breaking up", "stop; open the filter, find the part"),
+    ],
+  }),
   ...fluidTaken("Gearbox", "gearbox", "gear oil"),
   ...fluidTaken("Axles", "axles", "differential oil"),
   ...fluidTaken("Coolant", "cooling system", "coolant"),

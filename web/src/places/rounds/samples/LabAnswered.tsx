@@ -24,19 +24,7 @@ export function LabAnswered({
   const before = sample.result?.values ?? null;
   return (
     <div className="space-y-3">
-      <ul className="grid gap-x-8 py-1 tabular-nums sm:grid-cols-3">
-        {Object.entries(result.values).map(([name, value]) => (
-          <li key={name} className="flex gap-2 border-t border-hairline py-0.5">
-            <span className="grow">{sentence(name)}</span>
-            {before !== null && (
-              <span className="text-quiet">{labFigure(before[name] ?? value)} before</span>
-            )}
-            <strong>
-              {labFigure(value)} {labUnit(name)}
-            </strong>
-          </li>
-        ))}
-      </ul>
+      <Answered values={result.values} before={before} />
       {result.remarks && <p>“{result.remarks}”</p>}
       {doubts.length > 0 && (
         <div className="border-l-4 border-soon pl-3">
@@ -72,5 +60,30 @@ export function LabAnswered({
         )}
       </div>
     </div>
+  );
+}
+
+/** The figures as they would be kept, beside those that are kept already. */
+function Answered({
+  values,
+  before,
+}: {
+  readonly values: Readonly<Record<string, number>>;
+  readonly before: Readonly<Record<string, number>> | null;
+}): ReactElement {
+  return (
+    <ul className="grid gap-x-8 py-1 tabular-nums sm:grid-cols-3">
+      {Object.entries(values).map(([name, value]) => (
+        <li key={name} className="flex gap-2 border-t border-hairline py-0.5">
+          <span className="grow">{sentence(name)}</span>
+          {before !== null && (
+            <span className="text-quiet">{labFigure(before[name] ?? value)} before</span>
+          )}
+          <strong>
+            {labFigure(value)} {labUnit(name)}
+          </strong>
+        </li>
+      ))}
+    </ul>
   );
 }

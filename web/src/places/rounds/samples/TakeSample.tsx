@@ -5,12 +5,13 @@ import {
   parseDay,
   takeSample,
   type MachineId,
+  type Sample,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { useLiveOf } from "../../../data/useLiveOf.js";
 import { FormBody } from "../../../form/FormBody.js";
-import { useForm } from "../../../form/useForm.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useCommands } from "../../../session/useCommands.js";
@@ -91,18 +92,10 @@ export default function TakeSample(): ReactElement {
   );
 }
 
-function Form({
-  around,
-  wanted,
-}: {
-  readonly around: TakeAround;
-  readonly wanted: string;
-}): ReactElement {
-  const { book, fluids, corrects } = around;
+function useSampleForm(around: TakeAround, wanted: string): FormInHand<TakeModel, Sample | null> {
+  const { book, corrects } = around;
   const [machine] = book.machines;
-  const navigate = useNavigate();
-  const { run, failure } = useCommands(sampleIssueWords);
-  const form = useForm({
+  return useForm({
     form: "sample",
     of: corrects?.id ?? `new ${machine.id} ${wanted}`,
     source: corrects,
@@ -112,7 +105,17 @@ function Form({
     problemsOf: (model) => takeProblems(model, around),
     problemWords: takeProblemWords,
   });
-  const { field, model, set } = form;
+}
+
+/** Writes a sample down, or corrects it; answers whether that is done, and goes to its system. */
+function useTaking(around: TakeAround): {
+  readonly take: (typed: TakeModel) => Promise<boolean>;
+  readonly failure: string;
+} {
+  const { book, corrects } = around;
+  const [machine] = book.machines;
+  const navigate = useNavigate();
+  const { run, failure } = useCommands(sampleIssueWords);
   const take = async (typed: TakeModel): Promise<boolean> => {
     const saved = await run(
       (storage, context) =>
@@ -130,6 +133,21 @@ function Form({
     if (saved !== null) await navigate(systemPath(machine.id, typed.fluid));
     return saved !== null;
   };
+  return { take, failure };
+}
+
+function Form({
+  around,
+  wanted,
+}: {
+  readonly around: TakeAround;
+  readonly wanted: string;
+}): ReactElement {
+  const { book, fluids, corrects } = around;
+  const [machine] = book.machines;
+  const { take, failure } = useTaking(around);
+  const form = useSampleForm(around, wanted);
+  const { field, model, set } = form;
   // What the log says of another system or day takes the place of what it said of this one.
   const anew = (patch: Partial<TakeModel>): void => {
     const next = { ...model, ...patch };

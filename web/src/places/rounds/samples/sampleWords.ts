@@ -11,6 +11,7 @@ import {
   type SampleIssue,
 } from "@yonderfell/core";
 import { counted, figure, fullDate } from "../../../words/format.js";
+import { keepIssueWords } from "../../../words/keepIssueWords.js";
 import { exactFigure } from "../../../words/limitWords.js";
 
 /** What a sample advises, in words of the workshop. */
@@ -104,6 +105,7 @@ export function doubtWords(doubt: AnswerDoubt): string {
 
 /** What stands in the way of a sample, and what to do. */
 export function sampleIssueWords(issue: SampleIssue): string {
+  if ("path" in issue) return keepIssueWords(issue);
   switch (issue.code) {
     case "sample-missing":
       return "This sample is not in the book any more: it was struck out, or corrected elsewhere.";
@@ -119,7 +121,5 @@ export function sampleIssueWords(issue: SampleIssue): string {
       return `An answer of ${fullDate(dayOf(issue.on))} is kept already.`;
     case "changed-elsewhere":
       return "It was changed elsewhere meanwhile: look at it again.";
-    default:
-      return "A figure is not one that the book can hold: look at them again.";
   }
 }

@@ -1,17 +1,22 @@
 import {
+  baselineEvidence,
   baselineTasks,
   finishBaseline,
   presses,
   settingsOf,
   taskNeeds,
   usualRate,
+  type BaselineSources,
   type BoardMachine,
   type MachineBook,
+  type MachineId,
   type NeedsSource,
   type TaskId,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
+import { useLiveOf } from "../../../data/useLiveOf.js";
+import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { nothingRefused, useCommands } from "../../../session/useCommands.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -21,6 +26,8 @@ import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.j
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { BaselineTogether } from "./BaselineTogether.js";
 import { BaselineRow } from "./BaselineRow.js";
+import { beginRoundPath } from "../../../words/beginRoundPath.js";
+import { RecheckLevels } from "./RecheckLevels.js";
 import { Terms } from "../../../ui/Term.js";
 import { machinePath } from "../../shared/paths.js";
 
@@ -28,21 +35,39 @@ import { machinePath } from "../../shared/paths.js";
 export default function BaselinePage(): ReactElement {
   const machine = useMachineOfAddress();
   const source = useWorkSource(machine?.machine.id);
+  const seen = useSeen(machine?.machine.id);
   return (
     <MachineFrame machine={machine}>
-      {machine !== undefined && source !== undefined && source !== null && (
-        <Baseline machine={machine} source={source} />
+      {machine !== undefined && source && seen !== undefined && (
+        <Baseline machine={machine} source={source} seen={seen} />
       )}
     </MachineFrame>
   );
 }
 
+type Seen = Omit<BaselineSources, "fluids">;
+
+/** What a machine was looked at by; undefined until read. */
+function useSeen(id: MachineId | undefined): Seen | undefined {
+  const { storage } = useBook();
+  const read = async (): Promise<Seen> => {
+    const [checklists, own] = await Promise.all([
+      storage.list("checklists"),
+      id === undefined ? { samples: [] } : storage.ofMachine(id, ["samples"]),
+    ]);
+    return { checklists, samples: own.samples };
+  };
+  return useLiveOf(id ?? null, read, [storage]);
+}
+
 function Baseline({
   machine,
   source,
+  seen,
 }: {
   readonly machine: BoardMachine;
   readonly source: WorkSource;
+  readonly seen: Seen;
 }): ReactElement {
   const { book, plate, parts, products, people, settings } = source;
   const needs = { plate, parts, products, rate: usualRate(people) };
@@ -61,10 +86,7 @@ function Baseline({
         <h2 id="baseline" className="text-large font-bold">
           What each task starts from
         </h2>
-        <p className="mb-2 max-w-[64ch] text-quiet">
-          Judge each by level, colour, smell, particles or a test. What is decided stays; it can be
-          put down and gone on with. Nothing counts as overdue for want of a record.
-        </p>
+        <HowJudged book={book} />
         <Terms words={["assumed", "grace"]} />
         <p role="status" className="font-semibold">
           {open.length === 0
@@ -78,6 +100,7 @@ function Baseline({
               key={one.task.id}
               {...own}
               one={one}
+              found={baselineEvidence(one.task, book, { ...seen, fluids: plate.fluids }, today)}
               isTicked={undecided.includes(one.task.id) ? ticked.includes(one.task.id) : null}
               onTick={(isTicked) => {
                 const others = ticked.filter((task) => task !== one.task.id);
@@ -92,6 +115,25 @@ function Baseline({
         <Finish book={book} isDecided={open.length === 0} />
       </div>
     </div>
+  );
+}
+
+/** How a machine without records is judged: by going round it, and its levels once more after a night. */
+function HowJudged({ book }: { readonly book: MachineBook }): ReactElement {
+  const { id } = book.machines[0];
+  return (
+    <>
+      <p className="mb-2 max-w-[64ch] text-quiet">
+        Judge each by level, colour, smell, particles or a test. What is decided stays; it can be
+        put down and gone on with. Nothing counts as overdue for want of a record.
+      </p>
+      <p className="mb-2 flex flex-wrap gap-3">
+        <Link to={beginRoundPath(id)} className={QUIET_BUTTON}>
+          Go round it: taking on
+        </Link>
+        <RecheckLevels machine={id} findings={book.findings} />
+      </p>
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import {
   type BaselineAnswer,
+  type BaselineFound,
   type BaselineTask,
   type BoardMachine,
   type MachineBook,
@@ -11,6 +12,7 @@ import { CheckField } from "../../../ui/fields.js";
 import { fullDate } from "../../../words/format.js";
 import { dueWords } from "../../../words/moves.js";
 import { DecisionButtons } from "./DecisionButtons.js";
+import { SeenOf } from "./SeenOf.js";
 import { useAsking } from "./useAsking.js";
 
 interface RowProps {
@@ -21,11 +23,13 @@ interface RowProps {
   /** Whether it is among those that are decided together; null where it is decided already. */
   readonly isTicked: boolean | null;
   readonly onTick: (isTicked: boolean) => void;
+  /** What was seen of it; null where nothing was. */
+  readonly found: BaselineFound | null;
 }
 
 /** A task of a machine without records: what was decided of it, and what one can decide. */
 export function BaselineRow(props: RowProps): ReactElement {
-  const { one, machine, isTicked, onTick } = props;
+  const { one, machine, isTicked, onTick, found } = props;
   const today = useAppSelector((state) => state.session.today);
   const { task, answer } = one;
   const { place, isAsked, ask, choose, form } = useAsking<HTMLLIElement>([task.id], task.name, {
@@ -50,6 +54,14 @@ export function BaselineRow(props: RowProps): ReactElement {
         </span>
         <span className="ml-auto text-fine text-quiet">{dueWords(machine, task.id, today)}</span>
       </div>
+      {found !== null && (
+        <SeenOf
+          name={task.name}
+          found={found}
+          isOpen={isOpen}
+          onDecide={(decision) => void choose(decision)}
+        />
+      )}
       {(isOpen || answer.code === "do-now") && !isAsked && (
         <div className="mt-1 flex flex-wrap gap-2">
           <DecisionButtons
@@ -81,6 +93,8 @@ function answerWords(answer: BaselineAnswer): string {
       return `not due yet, counted from new, ${fullDate(answer.on)} (assumed)`;
     case "judged-sound":
       return `judged sound ${fullDate(answer.on)}, counted from there (assumed)`;
+    case "look-again":
+      return `tested sound ${fullDate(answer.on)}, to be looked at again`;
     case "left-unknown":
       return "left unknown";
   }

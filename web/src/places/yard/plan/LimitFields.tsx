@@ -32,16 +32,8 @@ export function LimitFields({
   /** Whether the task uses a fluid, on whose product a limit may depend. */
   readonly usesFluid: boolean;
 }): ReactElement {
-  const by = [
-    ...(machine.meters ?? []).map(
-      (meter) => [meter.id as string, `${meterName({ meter })}, ${meter.unit}`] as const,
-    ),
-    ["months", "months"] as const,
-    ["days", "days"] as const,
-    ...(measures.length > 0 || rows.some((row) => row.by === BY_ROUNDS)
-      ? [[BY_ROUNDS, "what rounds measure"] as const]
-      : []),
-  ];
+  const isMeasured = measures.length > 0 || rows.some((row) => row.by === BY_ROUNDS);
+  const by = countedBy(machine, isMeasured);
   return (
     <RowsField
       value={rows}
@@ -78,15 +70,28 @@ export function LimitFields({
           <div className="sm:col-span-2 sm:self-end">
             <CheckField label="Required by law or warranty: no grace" {...field("hard")} />
           </div>
-          {(usesFluid || row.products !== "") && (
-            <div className="sm:col-span-2">
-              <TextField label={PRODUCTS} {...field("products")} />
-            </div>
-          )}
+          {(usesFluid || row.products !== "") && <Products {...field("products")} />}
         </div>
       )}
     </RowsField>
   );
+}
+
+/** The products a limit is for. */
+const Products = (field: Field<string>): ReactElement => (
+  <div className="sm:col-span-2">
+    <TextField label={PRODUCTS} {...field} />
+  </div>
+);
+
+/** What a limit may be counted in. */
+function countedBy(machine: Machine, isMeasured: boolean): (readonly [string, string])[] {
+  const meters = (machine.meters ?? []).map(
+    (meter) => [meter.id as string, `${meterName({ meter })}, ${meter.unit}`] as const,
+  );
+  const calendar = [["months", "months"] as const, ["days", "days"] as const];
+  const rounds = isMeasured ? [[BY_ROUNDS, "what rounds measure"] as const] : [];
+  return [...meters, ...calendar, ...rounds];
 }
 
 /** What a row says once it is counted in something else: by rounds, the first thing that they measure. */

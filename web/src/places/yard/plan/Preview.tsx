@@ -32,7 +32,11 @@ export function Preview({
   const nameOf = (id: string): string => names.get(id) ?? id;
   const place = { machine: book.machines[0], nameOf, checklists };
   return (
-    <section aria-labelledby="reads" aria-live="polite" className="space-y-3">
+    <section
+      aria-labelledby="reads"
+      aria-live="polite"
+      className="space-y-3 lg:sticky lg:top-4 lg:self-start"
+    >
       <h2 id="reads" className="text-large font-bold">
         It reads
       </h2>

@@ -115,7 +115,7 @@ function TaskForm({
   const read = useMemo(() => taskOf(model, task, machine), [model, task, machine]);
   const [first] = read.problems;
   const plan = machinePath(machine.id, "/plan");
-  const others = book.tasks.filter((one) => one.id !== task?.id);
+  const others = book.tasks.filter(({ id }) => id !== task?.id);
   const nameOf = (id: string): string => others.find((one) => one.id === id)?.name ?? "nothing";
   const store = async (before: Task | null, after: Task | null): Promise<boolean> => {
     const isSaved = await keep("tasks", before, after);
@@ -127,8 +127,7 @@ function TaskForm({
       <FormBody
         form={form}
         onSave={(typed, before) => store(before, taskOf(typed, before, machine).task)}
-        failure={failure}
-        said={{ nthOf: nameOf, followsTask: nameOf }}
+        {...{ failure, said: { nthOf: nameOf, followsTask: nameOf } }}
         className="space-y-6"
         foot={
           <FormFoot>
@@ -143,25 +142,28 @@ function TaskForm({
         }
       >
         <TextField autoFocus={task === null} {...field("name")} />
-        {task === null && begun.finding !== null && (
-          <p className="text-quiet">
-            From the finding {findingTitle(begun.finding)}. It stays open until work that names it
-            is logged.
-          </p>
-        )}
+        <FromFinding begun={begun} />
         <RuleFields form={form} machine={machine} others={others} measures={measures} />
         <WorkFields form={form} fluids={plate.fluids} others={others} />
         {task !== null && <PartsNeeded task={task} plate={plate} parts={parts} />}
       </FormBody>
-      <div className="lg:sticky lg:top-4 lg:self-start">
-        <Preview
-          task={read.task}
-          problem={first === undefined ? "" : taskProblemWords(first)}
-          book={{ ...book, checklists }}
-          settings={settings}
-        />
-      </div>
+      <Preview
+        task={read.task}
+        problem={first === undefined ? "" : taskProblemWords(first)}
+        book={{ ...book, checklists }}
+        settings={settings}
+      />
     </div>
+  );
+}
+
+/** Which finding a new task comes from; nothing where from none. */
+function FromFinding({ begun: { finding } }: { readonly begun: NewTask }): ReactElement | null {
+  if (finding === null) return null;
+  return (
+    <p className="text-quiet">
+      From the finding {findingTitle(finding)}. It stays open until work that names it is logged.
+    </p>
   );
 }
 
