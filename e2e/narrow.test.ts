@@ -19,6 +19,8 @@ const ADDRESSES = [
   ],
   ...["rounds", "rounds/new?machine=m-bus", "rounds/m-post/n-18-1", "rounds/m-gritter/n-21-5"],
   ...["rounds/findings", "rounds/checklists", "rounds/checklists/cl-bonnet"],
+  ...["rounds/samples", "rounds/samples/m-carrier/f-carr-oil", "rounds/report/m-minibus"],
+  ...["rounds/samples/new?machine=m-carrier", "yard/m-hatch/plan/task/t-hatch-pads"],
   "rounds/m-post/n-18-1?at=%5B%22k-volts%22%2Cnull%5D",
   ...["yard/minutes", "ahead/today?on=2030-01-07"],
   ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],

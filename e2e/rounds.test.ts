@@ -257,7 +257,7 @@ test("a finding becomes a task of the plan, what a round measured one that is du
   await press(page, "Save the task");
   await waitForWords(page, "Every 6 months.", "main li");
   await go(page, "rounds/m-minibus/n-03-96");
-  await page.locator("::-p-xpath(//a[starts-with(@aria-label, 'Put on the plan: ')])").click();
+  await page.locator("::-p-xpath(//a[starts-with(@aria-label, 'Put it on the plan: ')])").click();
   await waitForWords(page, "Its next turns, at the present pace");
   await press(page, "Save the task");
   await waitForWords(page, "When rounds measure", "main li");

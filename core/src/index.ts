@@ -19,6 +19,7 @@ export * from "./plan/journeys/index.js";
 export * from "./plan/visits/index.js";
 export * from "./quantity/index.js";
 export * from "./schedule/index.js";
+export * from "./report/index.js";
 export * from "./samples/index.js";
 export * from "./schedule/limits/index.js";
 export * from "./stores/index.js";

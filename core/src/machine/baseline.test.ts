@@ -178,5 +178,5 @@ test("what was tested sound is looked at again; what is to be done now says why,
   const now = decided(sound, "oil", { code: "do-now", note: "flush: milky" });
   expect(answers(now)).toContain("oil do-now");
   expect(now.entries.at(-1)).toMatchObject({ wanted: ["oil"], note: "flush: milky" });
-  expect(statusOf(now, "oil")).toBe("overdue");
+  expect(statusOf(now, "oil")).toBe("due");
 });

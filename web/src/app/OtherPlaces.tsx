@@ -30,6 +30,7 @@ const SamplesPage = lazy(again(() => import("../places/rounds/samples/SamplesPag
 const SystemPage = lazy(again(() => import("../places/rounds/samples/SystemPage.js")));
 const TakeSample = lazy(again(() => import("../places/rounds/samples/TakeSample.js")));
 const SampleLabel = lazy(again(() => import("../places/rounds/samples/SampleLabel.js")));
+const ReportPage = lazy(again(() => import("../places/rounds/report/ReportPage.js")));
 const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
@@ -83,6 +84,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/rounds/findings" element={<FindingsPage />} />
       <Route path="/rounds/checklists" element={<ChecklistsPage />} />
       <Route path="/rounds/checklists/:checklistId" element={<ChecklistPage />} />
+      <Route path="/rounds/report/:machineId" element={<ReportPage />} />
       <Route path="/rounds/samples" element={<SamplesPage />} />
       <Route path="/rounds/samples/new" element={<TakeSample />} />
       <Route path="/rounds/samples/label/:machineId/:sampleId" element={<SampleLabel />} />

@@ -42,7 +42,7 @@ export function OnThePlan({
         wear.limit !== null && (
           <Link
             to={machinePath(machine.id, `/plan/task/new?${search.toString()}`)}
-            aria-label={`Put on the plan: ${placeWords(place)}`}
+            aria-label={`Put it on the plan: ${placeWords(place)}`}
             className="text-clear underline print:hidden"
           >
             Put it on the plan

@@ -21,7 +21,7 @@ import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { fullDate, sentence } from "../../words/format.js";
 import { findingPath } from "../../words/findingWords.js";
-import { machinePath } from "../shared/paths.js";
+import { machinePath, reportPath } from "../shared/paths.js";
 import { boundWords, placeWords } from "./roundWords.js";
 import { OnThePlan } from "./OnThePlan.js";
 import { keyOf } from "./useInHand.js";
@@ -40,10 +40,15 @@ export function WalkedRound({ shown }: { readonly shown: ShownRound }): ReactEle
     <Page
       title={`${machine.tag} ${checklist.name}`}
       aside={
-        <button type="button" className={QUIET_BUTTON} onClick={() => print()}>
-          <Printer size={18} aria-hidden="true" />
-          Print
-        </button>
+        <div className="flex flex-wrap gap-3 print:hidden">
+          <Link to={reportPath(machine.id)} className={QUIET_BUTTON}>
+            Report for the owner
+          </Link>
+          <button type="button" className={QUIET_BUTTON} onClick={() => print()}>
+            <Printer size={18} aria-hidden="true" />
+            Print
+          </button>
+        </div>
       }
     >
       <p className="mb-4 text-quiet">

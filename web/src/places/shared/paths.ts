@@ -19,3 +19,8 @@ export function jobPath(job: Pick<Job, "id" | "machine">, leaf = ""): string {
 export function roundPath(round: { readonly id: string; readonly machine: string }): string {
   return `/rounds/${encodeURIComponent(round.machine)}/${encodeURIComponent(round.id)}`;
 }
+
+/** The address of the report on a machine. */
+export function reportPath(machine: string): string {
+  return `/rounds/report/${encodeURIComponent(machine)}`;
+}

@@ -21,7 +21,7 @@ import { figuresOf, standsAs, titleOf } from "./historyWords.js";
 import { logbookOf, type HistoryItem } from "./history.js";
 import { useMachineOfAddress } from "./MachineFrame.js";
 import { machinePath } from "../shared/paths.js";
-import { PrintActions } from "./PrintActions.js";
+import { PrintActions } from "../shared/PrintActions.js";
 
 /** What a logbook shows beside the work done. */
 interface Shows {

@@ -18,7 +18,7 @@ import { quantityWords } from "../../../words/quantityWords.js";
 import { useMachineOfAddress } from "../MachineFrame.js";
 import { usePlate, type PlateInBook } from "../usePlate.js";
 import { machinePath } from "../../shared/paths.js";
-import { PrintActions } from "../PrintActions.js";
+import { PrintActions } from "../../shared/PrintActions.js";
 
 const PAPERS = ["A4", "Letter"] as const;
 type Paper = (typeof PAPERS)[number];

@@ -1,6 +1,6 @@
 import type { Book, Sample } from "@yonderfell/core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, go, press, write } from "./steps.js";
+import { exportedText, go, press, textDownloadedBy, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -106,4 +106,81 @@ test("what stands out becomes a finding, and another interval is taken over with
   expect(task).toMatchObject({ regime: "measured" });
   expect(task?.regimes?.["measured"]?.[0]).toEqual({ meter: "hrs", every: 80 });
   expect(task?.regimes?.["hard use"]?.[0]).toEqual({ meter: "hrs", every: 100 });
+});
+
+/** Between the margins of a page, in CSS pixels: A4 and Letter less 14 mm all round. */
+const PAPERS = { a4: [687, 1016], letter: [710, 950] } as const;
+
+test("a report fits one page first on A4 and Letter, tells what was not looked at, and is whole in its own file", async () => {
+  const { page } = app();
+  await page.emulateMediaType("print");
+  try {
+    for (const [paper, [width, height]] of Object.entries(PAPERS)) {
+      await page.setViewport({ width: width + 56, height: 1200 });
+      await page.goto(`${app().address}rounds/report/m-lorry?days=1100&paper=${paper}`);
+      await page.waitForSelector(`.report-${paper}`);
+      const first = await page.$eval("[data-first-page]", (part) => ({
+        wide: part.getBoundingClientRect().width,
+        high: part.getBoundingClientRect().height,
+        page: getComputedStyle(document.body).page,
+      }));
+      expect(first.page).toBe(`report-${paper}`);
+      expect(first.wide).toBeLessThanOrEqual(width + 1);
+      expect(first.high).toBeLessThanOrEqual(height);
+    }
+  } finally {
+    await page.emulateMediaType("screen");
+    await page.setViewport({ width: 1280, height: 800 });
+  }
+  await page.goto(`${app().address}rounds/report/m-lorry`);
+  await waitForWords(page, "24 of 28 checks were not looked at.");
+  const file = await textDownloadedBy(page, () => press(page, "As a file"));
+  for (const words of ["<style>", "Milky or rusty", "Warning lamps and dials", "left closed"]) {
+    expect(file).toContain(words);
+  }
+  // Nothing from elsewhere, nothing that runs.
+  expect(file).not.toMatch(/<script|<link|src="(?!data:)|url\(/);
+  const shown = await wordsOf(page, ".report");
+  // The page's own policy knows no style in it: only what is read is compared.
+  const body = file.replace(/<style>.*?<\/style>/s, "");
+  const inFile = await page.evaluate((html: string) => {
+    const paper = new DOMParser().parseFromString(html, "text/html").querySelector(".report");
+    return (paper?.textContent ?? "").replaceAll(/\s+/g, "");
+  }, body);
+  expect(inFile).toBe(shown.replaceAll(/\s+/g, ""));
+});
+
+test("a report that is given to somebody stands in the log", async () => {
+  const { page } = app();
+  await go(page, "rounds/report/m-lunch");
+  await write(page, "Given to", "the owner");
+  await press(page, "Note it in the log");
+  await waitForWords(page, "Noted in the log");
+  const { entries = [] } = JSON.parse(await exportedText(page, app().address)) as Book;
+  const note = entries.findLast(({ machine }) => machine === "m-lunch")?.note;
+  expect(note).toMatch(
+    /^Report of .* given to the owner: \d now, \d for the next visit, 1 declined\.$/,
+  );
+});
+
+test("what was seen on taking on speaks for a decision, which one press makes", async () => {
+  const { page } = app();
+  await go(page, "yard/m-lorry/plan/baseline");
+  await waitForWords(page, "These do not agree.");
+  await press(page, "Rear axle oil: Flush it, now");
+  await waitForWords(page, "to be done now");
+  await press(page, "Gearbox oil: Leave it: tested sound");
+  await waitForWords(page, "to be looked at again");
+  await press(page, "Levels again tomorrow, cold");
+  await waitForWords(page, "Levels again: ");
+  const { entries = [], findings = [] } = JSON.parse(
+    await exportedText(page, app().address),
+  ) as Book;
+  const own = entries.filter(({ machine }) => machine === "m-lorry").slice(-2);
+  expect(own[0]).toMatchObject({
+    wanted: ["t-lorry-axle"],
+    note: expect.stringMatching(/^flush: /),
+  });
+  expect(own[1]?.lookAgain?.[0]).toMatchObject({ task: "t-lorry-box", months: 6 });
+  expect(findings.at(-1)).toMatchObject({ kind: "levels again", decision: "watch" });
 });
