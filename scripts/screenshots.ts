@@ -48,15 +48,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
   { name: "plan", path: "yard/m-lunch/plan", wait: "own reminders" },
-  {
-    name: "schools",
-    path: "yard/m-bus/plan/schools",
-    wait: "Together",
-    then: async ({ page }) => {
-      await page.waitForSelector("canvas");
-      await new Promise((resolve) => setTimeout(resolve, 300));
-    },
-  },
   { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
   { name: "findings", path: "rounds/findings", wait: "Engine uses oil" },
   {
@@ -72,6 +63,17 @@ const SHOTS: readonly Shot[] = [
       await waitForWords(page, "Read afresh");
     },
   },
+  {
+    name: "samples",
+    path: "rounds/samples/m-carrier/f-carr-oil",
+    wait: "What follows",
+    then: async ({ page }) => {
+      await page.waitForSelector("canvas");
+      await page.$eval("#says", (heading) => heading.scrollIntoView());
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    },
+  },
+  { name: "report", path: "rounds/report/m-minibus?days=365", wait: "Not looked at" },
   { name: "stores", path: "stores", wait: "Fluid products" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
   {
@@ -84,7 +86,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "ledger", path: "ledger", wait: "The log" },
-  { name: "books", path: "books", wait: "stands in this browser twice" },
   {
     name: "costs",
     path: "ledger/costs",
