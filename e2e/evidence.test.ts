@@ -1,6 +1,7 @@
-import type { Book, Sample } from "@yonderfell/core";
+import { dayOf, type Book, type Sample } from "@yonderfell/core";
+import { demonstrationBook } from "@yonderfell/demo";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, go, press, textDownloadedBy, write } from "./steps.js";
+import { exportedText, giveFile, go, press, textDownloadedBy, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -148,6 +149,51 @@ test("a report fits one page first on A4 and Letter, tells what was not looked a
     return (paper?.textContent ?? "").replaceAll(/\s+/g, "");
   }, body);
   expect(inFile).toBe(shown.replaceAll(/\s+/g, ""));
+});
+
+test("a report of very much that was found still fits one page first, and has all of it in its details", async () => {
+  const { page, address } = app();
+  const book = demonstrationBook(dayOf("2026-11-23"));
+  const long =
+    "a sentence that goes on about what was seen, where, how it looked and what it may mean ".repeat(
+      4,
+    );
+  const many = Array.from({ length: 16 }, (_, at) => ({
+    ...{ id: `f-many-${at}`, machine: "m-lorry", found: "2026-11-01", what: `Thing ${at} ${long}` },
+    ...{ verdict: "attend", evidence: long, consequence: long, todo: long, cost: 1000 + at },
+    decision: (["now", "next visit", "declined"] as const)[at % 3],
+    reason: long,
+  }));
+  await page.goto(`${address}books`);
+  await giveFile(
+    page,
+    "much.yonderfell.json",
+    JSON.stringify({
+      ...book,
+      name: "Much",
+      findings: [...(book.findings ?? []), ...many],
+    }),
+  );
+  await Promise.all([page.waitForNavigation(), press(page, "Keep it as a new book")]);
+  await page.waitForSelector("[data-strip]");
+  await page.emulateMediaType("print");
+  try {
+    for (const [paper, [width, height]] of Object.entries(PAPERS)) {
+      await page.setViewport({ width: width + 56, height: 1200 });
+      await page.goto(`${address}rounds/report/m-lorry?days=1100&paper=${paper}`);
+      await waitForWords(page, "more on the pages after this");
+      const high = await page.$eval(
+        "[data-first-page]",
+        (part) => part.getBoundingClientRect().height,
+      );
+      expect(high).toBeLessThanOrEqual(height);
+    }
+  } finally {
+    await page.emulateMediaType("screen");
+    await page.setViewport({ width: 1280, height: 800 });
+  }
+  const details = await wordsOf(page, ".report .details");
+  for (const { what } of many) expect(details).toContain(what.slice(0, 12));
 });
 
 test("a report that is given to somebody stands in the log", async () => {

@@ -85,7 +85,12 @@ export const rescueAmbulance: ScenarioMachine = {
       doneDaysAgo: [37, 6],
     },
   ],
-  notes: [],
+  notes: [
+    {
+      daysAgo: 226,
+      text: "Report given to the office: 0 now, 1 for the next visit, the heater hose. Declined until the new budget.",
+    },
+  ],
   fluids: [
     fluid(
       "f-amb-oil",

@@ -1,10 +1,19 @@
-import type { CompletionFact, LimitReckoning, TaskId } from "@yonderfell/core";
+import {
+  symbolOf,
+  type CompletionFact,
+  type LimitReckoning,
+  type MeterId,
+  type TaskId,
+} from "@yonderfell/core";
 import { amount, counted, dialFigureWithUnit, fullDate, sentence } from "./format.js";
-import { intervalWords, limitName, meterOf, unitOf } from "./limitWords.js";
+import { exactFigure, intervalWords, limitName, meterOf, unitOf } from "./limitWords.js";
 import type { Place } from "./place.js";
 
 /** From so many measurements on a trend is more than a guess. */
 const ENOUGH_POINTS = 3;
+/** Wear is told by so much of a meter. */
+const SPAN_HOURS = 100;
+const SPAN_DISTANCE = 1000;
 
 function taskName(id: TaskId, { machine }: Place): string {
   return machine.tasks.find((candidate) => candidate.task.id === id)?.task.name ?? "the other task";
@@ -137,10 +146,24 @@ function measuredWords(
   const what = basis.point === null ? basis.check : `${basis.check}, ${basis.point}`;
   const rough =
     limit.status !== "unknown" && basis.points < ENOUGH_POINTS ? ", which is rough" : "";
+  const line = limit.kind === "measured" ? `, ${lineWords(basis, limit.meter, place)}` : "";
   return [
-    `${sentence(what)}, measured ${counted(basis.points, "time")}${rough}.`,
+    `${sentence(what)}, measured ${counted(basis.points, "time")}${line}${rough}.`,
     rule(limit, place),
   ];
+}
+
+/** How fast it wears, by its line through what was measured: `wearing 0.72 mm in 1 000 km`. */
+function lineWords(
+  { slope, unit }: Extract<LimitReckoning["basis"], { code: "measured" }>,
+  meter: MeterId,
+  { machine }: Place,
+): string {
+  const by = unitOf(machine, meter);
+  const span = by === "h" ? SPAN_HOURS : SPAN_DISTANCE;
+  const rate = exactFigure(Number(Math.abs(slope * span).toPrecision(2)));
+  const symbol = symbolOf(unit);
+  return `wearing ${rate}${symbol === "" ? "" : ` ${symbol}`} in ${amount(span, by)}`;
 }
 
 function testedWords(

@@ -45,7 +45,9 @@ export function ReportPaper(paper: Paper): ReactElement {
         <p className="fine">
           Report of {fullDate(report.on)}, {from}
         </p>
-        <p className="lead">{leadWords(report)}</p>
+        <p className="lead">
+          <span className="short">{leadWords(report)}</span>
+        </p>
         <ToDecide {...paper} />
         <NotSeen report={report} />
         <p className="fine">
@@ -63,7 +65,17 @@ export function ReportPaper(paper: Paper): ReactElement {
 }
 
 /** So many lines stand on the first page: the worst; all of them in the details. */
-const FIRST_LINES = 9;
+const FIRST_LINES = 5;
+
+/** So many of the tasks that are due are named on the first page. */
+const FIRST_TASKS = 8;
+
+/** What is due by the plan, by name; so many more where they are many. */
+function dueWords(due: MachineReport["due"]): string {
+  const names = due.slice(0, FIRST_TASKS).map(({ task }) => task.name);
+  const more = due.length - names.length;
+  return more > 0 ? `${names.join(", ")} and ${more} more` : names.join(", ");
+}
 
 /** What is to be decided: what, why, what to do, what it would cost. */
 function ToDecide({ report, currency }: Paper): ReactElement | null {
@@ -92,11 +104,13 @@ function ToDecide({ report, currency }: Paper): ReactElement | null {
               <tr key={one.finding.id}>
                 <td>{urgencyWords(one)}</td>
                 <td>
-                  <strong>{findingTitle(one.finding)}</strong>
+                  <strong className="short">{findingTitle(one.finding)}</strong>
                 </td>
                 <td>
-                  {whyWords(one.finding)}
-                  {one.finding.todo && <span className="fine"> To do: {one.finding.todo}</span>}
+                  <span className="short">
+                    {whyWords(one.finding)}
+                    {one.finding.todo && <span className="fine"> To do: {one.finding.todo}</span>}
+                  </span>
                 </td>
                 <td className="money">{costWords(one.finding, currency)}</td>
               </tr>
@@ -119,7 +133,7 @@ function ToDecide({ report, currency }: Paper): ReactElement | null {
       )}
       {due.length > 0 && (
         <p>
-          Due by its plan: <strong>{due.map(({ task }) => task.name).join(", ")}</strong>.
+          Due by its plan: <strong>{dueWords(due)}</strong>.
         </p>
       )}
     </>
