@@ -43,7 +43,9 @@ export function performsCommands(name: string, open: () => Promise<BookStorage>)
       const entries = (await storage.everything()).entries ?? [];
       expect(entries).toHaveLength((BOOK.entries ?? []).length + 1);
       const highest = Math.max(
-        ...[...(BOOK.entries ?? []), ...(BOOK.readings ?? [])].map((record) => record.seq ?? 0),
+        ...Object.values(BOOK)
+          .flatMap((records) => (Array.isArray(records) ? (records as { seq?: number }[]) : []))
+          .map(({ seq }) => seq ?? 0),
       );
       expect(entries.at(-1)).toMatchObject({ tasks: ["t-bus-oil"], seq: highest + 1 });
       expect(readBookData(JSON.parse(JSON.stringify(await storage.everything()))).ok).toBe(true);
