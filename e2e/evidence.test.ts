@@ -223,10 +223,8 @@ test("what was seen on taking on speaks for a decision, which one press makes", 
     await exportedText(page, app().address),
   ) as Book;
   const own = entries.filter(({ machine }) => machine === "m-lorry").slice(-2);
-  expect(own[0]).toMatchObject({
-    wanted: ["t-lorry-axle"],
-    note: expect.stringMatching(/^flush: /),
-  });
+  expect(own[0]?.wanted).toEqual(["t-lorry-axle"]);
+  expect(own[0]?.note).toMatch(/^flush: /);
   expect(own[1]?.lookAgain?.[0]).toMatchObject({ task: "t-lorry-box", months: 6 });
   expect(findings.at(-1)).toMatchObject({ kind: "levels again", decision: "watch" });
 });

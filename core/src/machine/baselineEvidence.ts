@@ -18,7 +18,7 @@ const RANKS = ["level", "colour", "smell", "particles", "test", "history"] as co
 type EvidenceRank = (typeof RANKS)[number];
 
 /** Something that speaks of what a task starts from. */
-export interface BaselineEvidence {
+interface BaselineEvidence {
   readonly rank: EvidenceRank;
   readonly on: DayNumber;
   /** What was looked at: the name of the check with its point, a sample's label; empty for the log. */

@@ -29,7 +29,7 @@ export interface PutRight {
 }
 
 /** Something that was not looked at, and why. */
-export interface NotLookedAt {
+interface NotLookedAt {
   readonly place: CheckPlace;
   /** What was said instead of a verdict; null where nothing was said. */
   readonly verdict: CheckResult["verdict"] | null;

@@ -21,7 +21,7 @@ const MOODS: readonly LabMood[] = ["late", "other-unit", "twice", "lost"];
 const MOODS_OF = 10;
 
 /** A number that follows from a label alone. */
-export function hashOf(label: string): number {
+function hashOf(label: string): number {
   let hash = 7;
   for (const sign of label) hash = (hash * 31 + (sign.codePointAt(0) ?? 0)) % 1_000_003;
   return hash;

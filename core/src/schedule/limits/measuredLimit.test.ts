@@ -44,7 +44,7 @@ const bookWith = (rounds: readonly object[]) =>
     ...{ machines: [VAN], tasks: [PADS], rounds },
     readings: [read("2026-01-01", 900), read("2026-06-01", 3300)],
     ...{ checklists: [LIST] },
-  } as Parameters<typeof bookOf>[0]);
+  });
 
 function padsOf(rounds: readonly object[]): LimitReckoning {
   const own = machineBookOf(bookWith(rounds), "van" as MachineId);

@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { findingTitle } from "../../../words/findingWords.js";
 import { counted, fullDate, sentence } from "../../../words/format.js";
 import { placeWords } from "../roundWords.js";
-import type { Paper } from "./ReportPaper.js";
+import type { Paper } from "./paper.js";
 import {
   costWords,
   foundWords,

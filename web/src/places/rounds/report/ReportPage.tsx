@@ -29,7 +29,8 @@ import { logIssueWords } from "../../shared/logging/logWords.js";
 import { machinePath } from "../../shared/paths.js";
 import { PictureImage } from "../../shared/pictures/PictureStrip.js";
 import { PrintActions } from "../../shared/PrintActions.js";
-import { ReportPaper, type Paper } from "./ReportPaper.js";
+import type { Paper } from "./paper.js";
+import { ReportPaper } from "./ReportPaper.js";
 import "./report.css";
 
 const SINCE = [

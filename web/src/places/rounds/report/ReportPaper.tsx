@@ -1,8 +1,9 @@
-import type { BoardMachine, MachineReport, Person, Picture, Specification } from "@yonderfell/core";
-import type { ReactElement, ReactNode } from "react";
+import type { MachineReport } from "@yonderfell/core";
+import type { ReactElement } from "react";
 import { findingTitle } from "../../../words/findingWords.js";
 import { dialFigureWithUnit, fullDate } from "../../../words/format.js";
 import { placeWords } from "../roundWords.js";
+import type { Paper } from "./paper.js";
 import { ReportDetails } from "./ReportDetails.js";
 import {
   costWords,
@@ -12,19 +13,6 @@ import {
   urgencyWords,
   whyWords,
 } from "./reportWords.js";
-
-/** What a report is made of: nothing else is asked for while it is drawn, so that page, paper and file are one. */
-export interface Paper {
-  readonly report: MachineReport;
-  readonly board: BoardMachine;
-  readonly specifications: readonly Specification[];
-  readonly people: readonly Person[];
-  readonly currency: string;
-  /** What the book is called: whose report it is. */
-  readonly from: string;
-  readonly size: "a4" | "letter";
-  readonly picture: (picture: Picture) => ReactNode;
-}
 
 /** A report on one machine for whoever decides: one page first, the details after it. */
 export function ReportPaper(paper: Paper): ReactElement {
@@ -49,6 +37,11 @@ export function ReportPaper(paper: Paper): ReactElement {
           <span className="short">{leadWords(report)}</span>
         </p>
         <ToDecide {...paper} />
+        {report.due.length > 0 && (
+          <p>
+            Due by its plan: <strong>{dueWords(report.due)}</strong>.
+          </p>
+        )}
         <NotSeen report={report} />
         <p className="fine">
           Urgency is the workshop’s judgement by what was seen. The maker’s handbook, the law and
@@ -79,7 +72,7 @@ function dueWords(due: MachineReport["due"]): string {
 
 /** What is to be decided: what, why, what to do, what it would cost. */
 function ToDecide({ report, currency }: Paper): ReactElement | null {
-  const { now, next, watch, declined, cost, due } = report;
+  const { now, next, watch, declined, cost } = report;
   const all = [...now, ...next, ...declined, ...watch];
   const shown = all.slice(0, FIRST_LINES);
   const sums = [
@@ -129,11 +122,6 @@ function ToDecide({ report, currency }: Paper): ReactElement | null {
       {all.length > shown.length && (
         <p>
           <strong>{all.length - shown.length} more</strong> on the pages after this.
-        </p>
-      )}
-      {due.length > 0 && (
-        <p>
-          Due by its plan: <strong>{dueWords(due)}</strong>.
         </p>
       )}
     </>

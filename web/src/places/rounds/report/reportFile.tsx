@@ -3,10 +3,11 @@ import { renderToStaticMarkup } from "react-dom/server";
 import type { BookStorage } from "../../../data/bookStorage.js";
 import type { StoredPicture } from "../../../data/picture.js";
 import cssAddress from "./report.css?url";
-import { ReportPaper, type Paper } from "./ReportPaper.js";
+import type { Paper } from "./paper.js";
+import { ReportPaper } from "./ReportPaper.js";
 
 /** The pictures that a report shows. */
-export function picturesOf({ report }: Pick<Paper, "report">): Picture[] {
+function picturesOf({ report }: Pick<Paper, "report">): Picture[] {
   const { now, next, watch, declined } = report;
   return [...now, ...next, ...watch, ...declined].flatMap(({ finding }) => finding.pictures ?? []);
 }
