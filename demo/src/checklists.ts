@@ -3,6 +3,20 @@ import { CHECKLIST_LIBRARY, type Checklist } from "@yonderfell/core";
 /** What the shed has written down for itself. */
 const OWN_LISTS = [
   {
+    id: "cl-belts",
+    name: "Rotor belts, measured",
+    kinds: ["mower"],
+    when: "every 100 h",
+    checks: [
+      {
+        ...{ id: "k-rim", name: "Rotor belts, below the rim of the sheave", how: "measure" },
+        ...{ unit: "mm", wears: "up", most: 1.6, watchMost: 1.2, source: "handbook" },
+        ...{ tool: "straight edge and gauge", resolution: 0.1, good: "level with the rim" },
+        caution: "Engine off, key out, rotor still: it runs on for a minute",
+      },
+    ],
+  },
+  {
     id: "cl-wheels",
     name: "Wheels off",
     kinds: ["bus", "car", "van", "heavy lorry", "electric van"],

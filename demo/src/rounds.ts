@@ -104,6 +104,17 @@ const ROUNDS: readonly ScenarioRound[] = [
   }),
 ];
 
+/** How far the mower's belts have sunk into their sheaves. */
+const sunk = (daysAgo: number, value: number): ScenarioRound => ({
+  ...{ machine: "m-mower", checklist: "cl-belts", by: "pe-rigg", daysAgo },
+  results: [
+    { check: "k-rim", readings: [q(value, "mm")], verdict: value < 1.2 ? "sound" : "watch" },
+  ],
+});
+
+/** Rounds of one figure, for which nobody wrote the dial down. */
+const MEASURED: readonly ScenarioRound[] = [sunk(130, 0.4), sunk(80, 0.8), sunk(30, 1.1)];
+
 /** The lorry is taken on: some of its fluids judged, the rest still to be looked at. */
 const TAKEN_ON: readonly ScenarioRound[] = [
   {
@@ -247,11 +258,15 @@ export function foundOn(
     ...{ checklist: round.checklist, by: round.by, meters: dials(round.machine, round.daysAgo) },
     ...{ results: wholeResults(round), finished: true },
   }));
+  const measured = MEASURED.map((round) => ({
+    ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
+    ...{ checklist: round.checklist, by: round.by, results: round.results, finished: true },
+  }));
   const underWay = UNDER_WAY.map((round) => ({
     ...{ id: idOf(round), date: on(round.daysAgo), machine: round.machine },
     ...{ checklist: round.checklist, by: round.by, results: round.results },
   }));
-  const rounds = [...finished, ...underWay];
+  const rounds = [...finished, ...measured, ...underWay];
   const findings = FINDINGS.map(({ daysAgo, ...finding }) => {
     const { lookInDays, dueInDays, decidedDaysAgo, closed, decisions, ...rest } = {
       ...{ lookInDays: null, dueInDays: null, closed: null, decisions: null },

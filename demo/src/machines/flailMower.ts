@@ -1,7 +1,13 @@
-import type { PlaceId, ProductId } from "@yonderfell/core";
+import type { ChecklistId, MeasuredLimitRecord, PlaceId, ProductId } from "@yonderfell/core";
 import { every, HRS, months } from "../limits.js";
 import { fluid, measured, point, q, said } from "../plate.js";
 import type { ScenarioMachine } from "../scenario.js";
+
+/** Belts that sink into their sheaves, by what is measured of them. */
+const BELTS_SUNK: MeasuredLimitRecord = {
+  checklist: "cl-belts" as ChecklistId,
+  ...{ check: "k-rim", meter: HRS, limit: 1.6 },
+};
 
 /** The flail mower: hours, seasons and hard use. */
 export const flailMower: ScenarioMachine = {
@@ -72,7 +78,9 @@ export const flailMower: ScenarioMachine = {
     {
       id: "t-mower-belt",
       name: "Rotor belts",
-      regimes: { handbook: [every(HRS, 600)] },
+      regimes: { handbook: [every(HRS, 600)], measured: [BELTS_SUNK] },
+      regime: "measured",
+      regimeReason: "Measured every 100 h; dust eats belts faster than the book thinks.",
       doneDaysAgo: [],
       doneRunAgo: { meter: "hrs", amounts: [440] },
     },

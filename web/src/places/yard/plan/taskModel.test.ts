@@ -100,7 +100,7 @@ test.each<[object, object]>([
   ],
   [
     { by: BY_ROUNDS, measure: measureKey("cl", "pads"), figure: "2,5", life: "odo", grace: "100" },
-    { checklist: "cl", check: "pads", point: null, meter: "odo", limit: 2.5, grace: 100 },
+    { checklist: "cl", check: "pads", meter: "odo", limit: 2.5, grace: 100 },
   ],
 ])("a limit typed as %j is kept as %j", (typed, limit) => {
   const { task } = taskOf({ ...NEW, ...limited(typed) }, null, BUS);

@@ -183,7 +183,7 @@ class Reading {
       : { grace: this.above(row.grace, row.life, `${field}.grace`) };
     return {
       ...(measure ?? { checklist: "" as ChecklistId, check: "" }),
-      point: row.point === "" ? null : row.point,
+      ...(row.point === "" ? {} : { point: row.point }),
       meter: row.life as MeterId,
       limit: limit ?? 0,
       ...grace,
