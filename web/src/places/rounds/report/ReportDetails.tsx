@@ -1,4 +1,5 @@
 import { checkLimits, dayOf, type ReportedFinding, type ReportedRound } from "@yonderfell/core";
+import { lowerFirst } from "es-toolkit";
 import type { ReactElement } from "react";
 import { findingTitle } from "../../../words/findingWords.js";
 import { counted, fullDate, sentence } from "../../../words/format.js";
@@ -67,7 +68,7 @@ function FindingWhole({
   return (
     <div className="whole">
       <h3>
-        {findingTitle(finding)}: {urgencyWords(one).toLowerCase()}
+        {findingTitle(finding)}: {lowerFirst(urgencyWords(one))}
       </h3>
       <p>{whyWords(finding)}</p>
       {todo && <p>To do: {todo}</p>}
