@@ -21,17 +21,7 @@ const FinishPage = lazy(again(() => import("../places/bench/FinishPage.js")));
 const ChangeCardPage = lazy(again(() => import("../places/bench/ChangeCardPage.js")));
 const WaysPage = lazy(again(() => import("../places/bench/WaysPage.js")));
 const TagPage = lazy(again(() => import("../places/bench/TagPage.js")));
-const RoundsPage = lazy(again(() => import("../places/rounds/RoundsPage.js")));
-const BeginRound = lazy(again(() => import("../places/rounds/BeginRound.js")));
-const RoundPage = lazy(again(() => import("../places/rounds/RoundPage.js")));
-const ChecklistsPage = lazy(again(() => import("../places/rounds/ChecklistsPage.js")));
-const ChecklistPage = lazy(again(() => import("../places/rounds/checklists/ChecklistPage.js")));
-const SamplesPage = lazy(again(() => import("../places/rounds/samples/SamplesPage.js")));
-const SystemPage = lazy(again(() => import("../places/rounds/samples/SystemPage.js")));
-const TakeSample = lazy(again(() => import("../places/rounds/samples/TakeSample.js")));
-const SampleLabel = lazy(again(() => import("../places/rounds/samples/SampleLabel.js")));
-const ReportPage = lazy(again(() => import("../places/rounds/report/ReportPage.js")));
-const FindingsPage = lazy(again(() => import("../places/rounds/FindingsPage.js")));
+const RoundsRoutes = lazy(again(() => import("../places/rounds/RoundsRoutes.js")));
 const Workshop = lazy(again(() => import("../places/workshop/Workshop.js")));
 const ReadingSheet = lazy(again(() => import("../places/yard/sheet/ReadingSheet.js")));
 const LogbookPage = lazy(again(() => import("../places/yard/LogbookPage.js")));
@@ -79,17 +69,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/bench/:machineId/:jobId/finish" element={<FinishPage />} />
       <Route path="/bench/:machineId/:jobId/card" element={<ChangeCardPage />} />
       <Route path="/bench/:machineId/:jobId/tag" element={<TagPage />} />
-      <Route path="/rounds" element={<RoundsPage />} />
-      <Route path="/rounds/new" element={<BeginRound />} />
-      <Route path="/rounds/findings" element={<FindingsPage />} />
-      <Route path="/rounds/checklists" element={<ChecklistsPage />} />
-      <Route path="/rounds/checklists/:checklistId" element={<ChecklistPage />} />
-      <Route path="/rounds/report/:machineId" element={<ReportPage />} />
-      <Route path="/rounds/samples" element={<SamplesPage />} />
-      <Route path="/rounds/samples/new" element={<TakeSample />} />
-      <Route path="/rounds/samples/label/:machineId/:sampleId" element={<SampleLabel />} />
-      <Route path="/rounds/samples/:machineId/:fluidId" element={<SystemPage />} />
-      <Route path="/rounds/:machineId/:roundId" element={<RoundPage />} />
+      <Route path="/rounds/*" element={<RoundsRoutes />} />
       <Route path="/stores" element={<Stores />} />
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />

@@ -6,7 +6,8 @@ import {
   type TaskId,
 } from "@yonderfell/core";
 import { amount, counted, dialFigureWithUnit, fullDate, sentence } from "./format.js";
-import { exactFigure, intervalWords, limitName, meterOf, unitOf } from "./limitWords.js";
+import { limitName, meterOf, unitOf } from "./limitWords.js";
+import { exactFigure, intervalWords } from "./ruleWords.js";
 import type { Place } from "./place.js";
 
 /** From so many measurements on a trend is more than a guess. */

@@ -7,7 +7,8 @@ import {
   type TaskReckoning,
 } from "@yonderfell/core";
 import { fullDate, sentence, shortDate, spanOfDays } from "./format.js";
-import { limitName, meterName, meterOf, ruleWords, unitOf } from "./limitWords.js";
+import { limitName, meterName, meterOf, unitOf } from "./limitWords.js";
+import { ruleWords } from "./ruleWords.js";
 import { basisWords } from "./basisWords.js";
 import { forecastWords, graceWords } from "./forecastWords.js";
 import type { Place } from "./place.js";

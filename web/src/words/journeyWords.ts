@@ -24,7 +24,7 @@ import {
   NBSP,
   shortDate,
 } from "./format.js";
-import { ruleWords } from "./limitWords.js";
+import { ruleWords } from "./ruleWords.js";
 import { degrees } from "./plateWords.js";
 import { asTyped } from "./quantityWords.js";
 import { roundMoney, weekdayDate } from "./visitWords.js";

@@ -9,7 +9,8 @@ import {
   type Unit,
 } from "@yonderfell/core";
 import { amount, counted, fullDate, sentence } from "./format.js";
-import { limitAmount, ruleWords } from "./limitWords.js";
+import { limitAmount } from "./limitWords.js";
+import { ruleWords } from "./ruleWords.js";
 
 /** What limits are told with: their machine, and the checklists that say what rounds measure. */
 interface LimitsPlace {

@@ -12,7 +12,7 @@ import {
 } from "@yonderfell/core";
 import { counted, figure, fullDate } from "../../../words/format.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
-import { exactFigure } from "../../../words/limitWords.js";
+import { exactFigure } from "../../../words/ruleWords.js";
 
 /** What a sample advises, in words of the workshop. */
 export const ADVICE_WORDS = {

@@ -1,5 +1,5 @@
 import { limitOf, type LimitRecord } from "@yonderfell/core";
-import { ruleWords } from "./limitWords.js";
+import { ruleWords } from "./ruleWords.js";
 
 const rule = (record: LimitRecord): string =>
   ruleWords(limitOf(record), () => "km").replaceAll("\u00a0", " ");
