@@ -38,4 +38,4 @@ export {
   tellResult,
 } from "./roundCommands.js";
 export { sharedCauses, unevenPairs } from "./together.js";
-export { type Wear, wearOf } from "./wear.js";
+export { goesBy, type Wear, wearOf } from "./wear.js";

@@ -1,3 +1,4 @@
+import { VERDICTS } from "../book/records/verdicts.js";
 import { anyFigure, listOf, noneOrMore, oneOf, orUnknown, usually } from "../sums/field.js";
 import { mean } from "../sums/middle.js";
 import { isAbove, isBelow } from "../sums/nearly.js";
@@ -5,6 +6,14 @@ import { asked } from "../sums/sum.js";
 
 /** What something that was looked at or measured is found to be. */
 export type Verdict = "sound" | "watch" | "attend" | "stop";
+
+/** Whether what was said is a verdict by looking or measuring. */
+export const isVerdict = (said: string | null | undefined): said is Verdict =>
+  VERDICTS.some((one) => one === said);
+
+/** The worst of some verdicts; sound where there are none. */
+export const worstOf = (verdicts: readonly Verdict[]): Verdict =>
+  VERDICTS.findLast((one) => verdicts.includes(one)) ?? "sound";
 
 /** What a measurement may also be found to be. */
 export type StepVerdict = Verdict | "too close to call";

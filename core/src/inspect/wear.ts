@@ -48,19 +48,23 @@ export interface Wear {
 const wornTo = ({ wears }: Check, { least, most }: CheckLimits): number | null =>
   wears === "up" ? most : wears === "down" ? least : null;
 
+/** Whether a task has a limit, in any school, by what a check measures at a point (due rules §16). */
+export const goesBy = ({ regimes }: Task, { check, point }: CheckPlace): boolean =>
+  Object.values(regimes ?? {})
+    .flat()
+    .some(
+      (limit) => "check" in limit && limit.check === check.id && (limit.point ?? null) === point,
+    );
+
 /** When what a check measures at a point was last renewed by work: by a task that goes by that measure, or by what closed a finding of it; null where nothing says so. */
 function renewal(
   { entries, tasks, findings }: MachineRecords,
   { check, point }: CheckPlace,
   today: DayNumber,
 ): CurrentRecord<Entry> | null {
-  const goesByIt = ({ regimes }: Task): boolean =>
-    Object.values(regimes ?? {})
-      .flat()
-      .some(
-        (limit) => "check" in limit && limit.check === check.id && (limit.point ?? null) === point,
-      );
-  const own = new Set<string>(tasks.filter(goesByIt).map(({ id }) => id));
+  const own = new Set<string>(
+    tasks.filter((task) => goesBy(task, { check, point })).map(({ id }) => id),
+  );
   const found = new Set<string>(
     findings
       .filter((one) => one.check === check.id && (one.point ?? null) === point)

@@ -5,15 +5,14 @@ import type { Sample } from "../book/records/sample.js";
 import type { Task } from "../book/records/task.js";
 import { currentRecords } from "../book/slice/currentRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
-import type { DayNumber } from "../calendar/dayNumber.js";
-import { dayOf } from "../calendar/dayNumber.js";
+import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { pickOf } from "../inspect/judgeCheck.js";
 import { placesOf, resultAt, type CheckPlace, type CheckResult } from "../inspect/places.js";
-import type { Verdict } from "../inspect/verdict.js";
+import { isVerdict, type Verdict } from "../inspect/verdict.js";
 import { symbolOf } from "../quantity/unit.js";
 import { judgeSamples, samplesOf, type SampleAdvice } from "../samples/judgeSample.js";
 
-/** What is seen of a fluid, the first going before the others where they disagree; papers come last. Source: issue of the taking-on, job §6. */
+/** What is seen of a fluid, the first going before the others where they disagree; papers come last. Source: job, judging a machine without records. */
 const RANKS = ["level", "colour", "smell", "particles", "test", "history"] as const;
 type EvidenceRank = (typeof RANKS)[number];
 
@@ -50,10 +49,6 @@ export interface BaselineSources {
   readonly checklists: readonly Checklist[];
   readonly samples: readonly Sample[];
 }
-
-const STONES: readonly string[] = ["sound", "watch", "attend", "stop"] satisfies Verdict[];
-const isStone = (verdict: string | null | undefined): verdict is Verdict =>
-  STONES.includes(verdict ?? "");
 
 /** What a result speaks of: by how it was checked, and by the word picked where a check asks for several things at once. */
 function rankOf({ name, how, sum, unit }: Check, picked: string): EvidenceRank {
@@ -114,7 +109,7 @@ function evidenceAt(
 ): BaselineEvidence | null {
   const result = resultAt(round, { check, point });
   const verdict = result?.verdict ?? null;
-  if (result === null || !isStone(verdict)) return null;
+  if (result === null || !isVerdict(verdict)) return null;
   const pick = pickOf(check, result.picked);
   return {
     ...{ rank: rankOf(check, result.picked ?? ""), on, verdict, round: round.id },

@@ -35,3 +35,4 @@ export {
   type BaselineProposal,
   type BaselineSources,
 } from "./baselineEvidence.js";
+export { levelsAgain, recheckLevels } from "./recheckLevels.js";

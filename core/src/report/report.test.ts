@@ -6,7 +6,7 @@ import type { MachineId } from "../book/records/ids.js";
 import { settingsOf } from "../book/records/settings.js";
 import { machineBookOf } from "../book/slice/machineBook.js";
 import type { MachineBook } from "../book/slice/slice.js";
-import { addDays, dayOf } from "../calendar/dayNumber.js";
+import { dayOf } from "../calendar/dayNumber.js";
 import { placesOf } from "../inspect/places.js";
 import { reportOn, type MachineReport } from "./report.js";
 
@@ -22,7 +22,7 @@ function ownOf(id: string): MachineBook {
 
 function report(own: MachineBook, days = 120): MachineReport {
   const board = reckonMachineBook(own, settingsOf(BOOK), TODAY);
-  return reportOn(board, own, LISTS, addDays(TODAY, -days), TODAY);
+  return reportOn(board, own, LISTS, days, TODAY);
 }
 
 test("a report tells what was found, what it would cost, and what was not looked at, with why", () => {

@@ -2,10 +2,12 @@ import type { Checklist } from "../book/records/checklist.js";
 import type { Finding } from "../book/records/finding.js";
 import type { Round } from "../book/records/round.js";
 import type { Stop } from "../book/records/service.js";
+import { VERDICTS, WITHOUT_A_LOOK } from "../book/records/verdicts.js";
 import { currentRecords } from "../book/slice/currentRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
 import { addDays, dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import type { BoardMachine } from "../board/board.js";
+import { presses } from "../board/governing.js";
 import { placesOf, resultAt, type CheckPlace, type CheckResult } from "../inspect/places.js";
 import { currentStop } from "../machine/outOfService.js";
 import { openFindings, type FindingReckoning } from "../schedule/findingsDue.js";
@@ -78,8 +80,8 @@ export interface MachineReport {
   readonly underWay: number;
 }
 
-const WORST: Readonly<Record<string, number>> = { stop: 0, attend: 1, watch: 2, sound: 3 };
-const rank = ({ finding }: ReportedFinding): number => WORST[finding.verdict ?? "sound"] ?? 3;
+const rank = ({ finding }: ReportedFinding): number =>
+  -VERDICTS.indexOf(finding.verdict ?? "sound");
 
 function reportedFinding(
   { finding, governs, limits }: FindingReckoning,
@@ -120,18 +122,14 @@ function putRightSince(book: MachineBook, since: DayNumber, on: DayNumber): PutR
     .toSorted((one, other) => other.on - one.on);
 }
 
-/** What was seen of a place; what was not is told with why. */
-const WITHOUT_A_VERDICT: readonly string[] = [
-  ...["could not measure", "not applicable", "left closed"],
-];
-
 function reportedRound(round: Round, checklist: Checklist, on: DayNumber): ReportedRound {
   const lookedAt: { place: CheckPlace; result: CheckResult }[] = [];
   const notLookedAt: NotLookedAt[] = [];
   for (const place of placesOf(checklist)) {
     const result = resultAt(round, place);
     const verdict = result?.verdict ?? null;
-    if (result === null || verdict === null || WITHOUT_A_VERDICT.includes(verdict)) {
+    const isClosed = WITHOUT_A_LOOK.some((one) => one === verdict);
+    if (result === null || verdict === null || isClosed) {
       notLookedAt.push({ place, verdict, reason: result?.reason ?? "" });
     } else lookedAt.push({ place, result });
   }
@@ -158,19 +156,18 @@ function roundsSince(
   return [...latest.values()].toSorted((one, other) => other.on - one.on);
 }
 
-const isPressing = ({ status }: TaskReckoning): boolean => status === "due" || status === "overdue";
-
 /**
- * What is told of a machine to whoever decides, on the day the board is reckoned for (records §3: what was declined is in every report until it is closed). `since`: from which day rounds and what was put
+ * What is told of a machine to whoever decides, on the day the board is reckoned for (records §3: what was declined is in every report until it is closed). `days`: of how many days back rounds and what was put
  * right are told. What a round did not look at is told with it, and rounds that are still under way are counted, not told as looked at.
  */
 export function reportOn(
   { machine, tasks, findings }: BoardMachine,
   book: MachineBook,
   checklists: readonly Checklist[],
-  since: DayNumber,
+  days: number,
   on: DayNumber,
 ): MachineReport {
+  const since = addDays(on, -days);
   const reported = findings
     .map((one) => reportedFinding(one, on))
     .toSorted(
@@ -190,7 +187,7 @@ export function reportOn(
     ...{ on, stop: currentStop(machine), now, next, watch, declined },
     putRight: putRightSince(book, since, on),
     cost: { now: costOf(now), next: costOf(next), declined: costOf(declined) },
-    due: tasks.filter(isPressing),
+    due: tasks.filter(({ status }) => presses(status)),
     rounds: roundsSince(book, checklists, since, on),
     underWay: underWay.length,
   };

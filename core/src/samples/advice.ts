@@ -10,8 +10,9 @@ import type { SampleAdvice } from "./judgeSample.js";
 
 /** By how much an interval is changed at a time. Source: sums, interval-advice. */
 const STEP = 0.2;
-/** The school in which a task goes by what was measured of it. */
+/** The school in which a task goes by what was measured of it, and the one beside it where that says something else already. */
 const MEASURED = "measured";
+const BY_SAMPLE = "by sample";
 
 /** A change of an interval that a sample speaks for. */
 export interface IntervalChange {
@@ -64,8 +65,8 @@ export function intervalChanges(
 }
 
 /**
- * The task with its interval changed and the reason why: in the school *measured* of its own, so that what the handbook and the machine's school
- * say stays as it was.
+ * The task with its interval changed and the reason why: in a school of its own, *measured*, or *by sample* where it has limits of that name which
+ * are not in force, so that what every other school says stays as it was.
  */
 export function withInterval(
   { task, meter, to }: Pick<IntervalChange, "task" | "meter" | "to">,
@@ -77,9 +78,11 @@ export function withInterval(
   const changed = limits.map((record) =>
     intervalOn(record, meter) === null ? record : { ...record, every: to },
   );
+  const isTaken = ownValue(task.regimes, MEASURED) !== undefined && regime !== MEASURED;
+  const school = isTaken ? BY_SAMPLE : MEASURED;
   return {
     ...task,
-    regimes: { ...task.regimes, [MEASURED]: changed },
-    ...{ regime: MEASURED, regimeReason: reason },
+    regimes: { ...task.regimes, [school]: changed },
+    ...{ regime: school, regimeReason: reason },
   };
 }

@@ -21,6 +21,7 @@ export {
   correctSample,
   keepAnswer,
   leaveAnswer,
+  noteSample,
   type SampleIssue,
   sendSample,
   strikeSample,

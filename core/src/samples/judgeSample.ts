@@ -1,8 +1,9 @@
 import { byDate, currentRecords } from "../book/slice/currentRecords.js";
 import type { Machine } from "../book/records/machine.js";
 import type { Sample } from "../book/records/sample.js";
+import { valueIn } from "../quantity/quantity.js";
 import { SAMPLE } from "../inspect/sample.js";
-import type { Verdict } from "../inspect/verdict.js";
+import { worstOf, type Verdict } from "../inspect/verdict.js";
 import { WEAR_METALS } from "./figures.js";
 
 /** What a sample says of one figure. */
@@ -25,12 +26,13 @@ export interface JudgedSample {
   readonly sample: Sample;
   /** In the order of the laboratory. */
   readonly each: readonly JudgedFigure[];
+  /** The worst of them. */
+  readonly verdict: Verdict;
   readonly advice: SampleAdvice;
   /** How many earlier ones it was compared with. */
   readonly earlier: number;
 }
 
-const KM_A_MILE = 1.609344;
 const HUNDRED = 100;
 
 /** The life of the oil as the sum *sample* counts it: hours, or hundreds of kilometres; null where it is not known. */
@@ -38,9 +40,8 @@ export function oilLifeOf({ oilLife, meter }: Sample, machine: Machine): number 
   if ((oilLife ?? null) === null || (oilLife ?? 0) <= 0) return null;
   const meters = machine.meters ?? [];
   const unit = (meters.find(({ id }) => id === meter) ?? meters[0])?.unit ?? "h";
-  const life = oilLife ?? 0;
-  if (unit === "h") return life;
-  return (unit === "mi" ? life * KM_A_MILE : life) / HUNDRED;
+  const life = { value: oilLife ?? 0, unit };
+  return unit === "h" ? life.value : valueIn(life, "km") / HUNDRED;
 }
 
 /** The current samples of a system of a machine, the oldest first. */
@@ -71,7 +72,8 @@ export function judgeSamples(own: readonly Sample[], machine: Machine): JudgedSa
     });
     if ("answer" in asked && !("refused" in asked.answer)) {
       const { each, advice } = asked.answer as unknown as Pick<JudgedSample, "each" | "advice">;
-      judged.push({ sample, each, advice, earlier: earlier.length });
+      const verdict = worstOf(each.map((one) => one.verdict));
+      judged.push({ sample, each, verdict, advice, earlier: earlier.length });
     }
     earlier.push({ oilLife, values });
   }

@@ -1,4 +1,4 @@
-import type { EntryId, FluidId, MeterId } from "../book/records/ids.js";
+import type { FluidId, MeterId } from "../book/records/ids.js";
 import type { Settings } from "../book/records/settings.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import { byDate } from "../book/slice/currentRecords.js";
@@ -8,19 +8,17 @@ import { reckonMeters } from "../meter/reckonMeter.js";
 import { completionLife } from "../schedule/completion.js";
 
 /** How long a fluid has been in a machine on a day. */
-export interface OilLife {
+interface OilLife {
   readonly meter: MeterId;
   /** Of the machine, in the meter's unit. */
   readonly life: number;
   /** Of the fluid since it was renewed, in the meter's unit; null where no entry says when that was. */
   readonly oilLife: number | null;
-  /** The entry that renewed it. */
-  readonly since: EntryId | null;
 }
 
 /**
- * The life of a machine on a day and that of a fluid in it, on its first meter: since the last current entry up to that day, not a
- * top-up, that did a task which uses the fluid. Null for a machine whose meter has no figure.
+ * The life of a machine on a day and that of a fluid in it, on its first meter: since the last current entry before that day, not a
+ * top-up, that did a task which uses the fluid: on the day of a change the oil that comes out is sampled. Null for a machine whose meter has no figure.
  */
 export function oilLifeOn(
   book: MachineBook,
@@ -43,7 +41,7 @@ export function oilLifeOn(
   const renewed = records.entries
     .filter(
       ({ record, day }) =>
-        day <= on && record.isTopUp !== true && (record.tasks ?? []).some((task) => uses.has(task)),
+        day < on && record.isTopUp !== true && (record.tasks ?? []).some((task) => uses.has(task)),
     )
     .toSorted(byDate)
     .at(-1);
@@ -51,6 +49,5 @@ export function oilLifeOn(
   return {
     ...{ meter, life },
     oilLife: then === null ? null : life - then,
-    since: renewed?.record.id ?? null,
   };
 }

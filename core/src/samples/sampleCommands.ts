@@ -4,10 +4,14 @@ import { failure, success } from "../book/change/result.js";
 import type { BookIssue } from "../book/file/issue.js";
 import { issuesOf } from "../book/file/issuesOf.js";
 import { RECORD_SCHEMAS } from "../book/records/recordSchemas.js";
+import type { Finding } from "../book/records/finding.js";
 import type { Sample } from "../book/records/sample.js";
 import { currentRecords, standingFor } from "../book/slice/currentRecords.js";
 import type { Slice } from "../book/slice/slice.js";
 import { dayOf, formatDay } from "../calendar/dayNumber.js";
+import { keepFinding } from "../machine/keepFinding.js";
+import { findingOfSample } from "./found.js";
+import type { JudgedSample } from "./judgeSample.js";
 
 /** What stands in the way of taking a sample, or of what becomes of it. */
 export type SampleIssue =
@@ -19,6 +23,7 @@ export type SampleIssue =
   /** Another sample bears it: the laboratory could not tell them apart. */
   | { readonly code: "label-taken"; readonly date: string }
   | { readonly code: "taken-later" }
+  | { readonly code: "nothing-found" }
   /** An answer is kept already: it is not overwritten unless somebody says which holds. */
   | { readonly code: "answered-before"; readonly on: string };
 
@@ -154,6 +159,19 @@ export const leaveAnswer = (
   changed(slice, id, "leave-answer", (sample) =>
     sample.result ? { ...sample, result: { ...sample.result, seen: number } } : sample,
   );
+
+/** Notes what a sample found as a finding of its machine ({@link findingOfSample}). Refused: one that is all sound, and what {@link keepFinding} refuses. */
+export function noteSample(
+  slice: Slice<"findings">,
+  judged: JudgedSample,
+  system: string,
+  context: CommandContext,
+): CommandResult<SampleIssue> {
+  const found = findingOfSample(judged, system);
+  if (found === null) return failure([{ code: "nothing-found" }]);
+  const finding: Finding = { ...found, id: context.newId() as Finding["id"] };
+  return keepFinding(slice, null, finding, context);
+}
 
 /** Strikes a sample out: it was lost, spilled or mistaken. It stays among the superseded, with why. */
 export function strikeSample(

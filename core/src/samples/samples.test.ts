@@ -15,6 +15,7 @@ import {
   correctSample,
   keepAnswer,
   leaveAnswer,
+  noteSample,
   sendSample,
   strikeSample,
   takeSample,
@@ -216,6 +217,8 @@ test("the oil's life runs from the work that renewed it, not from a top-up", () 
   const found = oilLifeOn(own, OIL, SETTINGS, TODAY);
   expect(found).toMatchObject({ meter: "odo", life: 3300 });
   expect(found?.oilLife).toBeCloseTo(1300, 6);
+  // On the day of the change itself the old oil is in the bottle.
+  expect(oilLifeOn(own, OIL, SETTINGS, dayOf("2026-02-01"))?.oilLife).toBeNull();
   expect(oilLifeOn(own, "f-gear" as FluidId, SETTINGS, TODAY)?.oilLife).toBeNull();
 });
 
@@ -245,4 +248,42 @@ test("advice changes an interval by a fifth, up to the handbook's figure first, 
     cautious: [{ meter: "odo", every: 10_000 }],
     measured: [{ meter: "odo", every: 8000 }],
   });
+});
+
+test("limits of a school named measured that says something else are not written over", () => {
+  const own = {
+    ...{ id: "t", machine: "van", name: "Engine oil", uses: [{ fluid: OIL }], regime: "cautious" },
+    regimes: {
+      cautious: [{ meter: "odo", every: 10_000 }],
+      measured: [{ meter: "odo", every: 18_000 }],
+    },
+  } as never;
+  const [change] = intervalChanges("shorten", { fluid: OIL, meter: ODO }, [own], MACHINE);
+  if (change === undefined) throw new Error("it is shortened");
+  const once = withInterval(change, MACHINE, "sample 01/3");
+  expect(once).toMatchObject({ regime: "by sample" });
+  expect(once.regimes).toMatchObject({
+    ...{
+      measured: [{ meter: "odo", every: 18_000 }],
+      "by sample": [{ meter: "odo", every: 8000 }],
+    },
+  });
+  const [again] = intervalChanges("shorten", { fluid: OIL, meter: ODO }, [once], MACHINE);
+  expect(again).toMatchObject({ from: 8000, to: 6400 });
+});
+
+test("what a sample found is noted as a finding with the worst of its verdicts; one that is all sound is not", () => {
+  const found = judgeSamples([...SAMPLES, sampled("s-6", "2026-05-10", { iron: 60 })], MACHINE);
+  const last = found.at(-1);
+  const [first] = found;
+  if (last === undefined || first === undefined) throw new Error("they are judged");
+  const on = { machines: [MACHINE] as const, findings: [] };
+  const made = noteSample(on, last, "engine", context);
+  if (!made.ok) throw new Error("it is noted");
+  expect(made.value.records[0]?.after).toMatchObject({
+    ...{ verdict: "watch", decision: "next visit", where: "engine" },
+    evidence: "sample s-6: iron 60 ppm",
+  });
+  const sound = noteSample(on, first, "engine", context);
+  expect(sound).toMatchObject({ ok: false, issues: [{ code: "nothing-found" }] });
 });

@@ -1,7 +1,7 @@
 import { z } from "zod";
 
-/** What something that was looked at or measured is found to be. */
-const VERDICTS = ["sound", "watch", "attend", "stop"] as const;
+/** What something that was looked at or measured is found to be, the worst last. */
+export const VERDICTS = ["sound", "watch", "attend", "stop"] as const;
 
 /** Verdicts that say why nothing could be told; they need a reason. */
 export const WITHOUT_A_LOOK = ["could not measure", "not applicable", "left closed"] as const;

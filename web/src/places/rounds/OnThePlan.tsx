@@ -1,20 +1,10 @@
-import { checkLimits, symbolOf, wearOf, type CheckPlace, type Task } from "@yonderfell/core";
+import { checkLimits, goesBy, symbolOf, wearOf, type CheckPlace } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../session/store.js";
 import { machinePath } from "../shared/paths.js";
 import { placeWords, wearWords } from "./roundWords.js";
 import type { ShownRound } from "./useRounds.js";
-
-/** Whether a task is due by what a check measures at a point. */
-const goesBy =
-  ({ check, point }: CheckPlace) =>
-  ({ regimes }: Task): boolean =>
-    Object.values(regimes ?? {})
-      .flat()
-      .some(
-        (limit) => "check" in limit && limit.check === check.id && (limit.point ?? null) === point,
-      );
 
 /** How what was measured wears, and the task that is due by it; or the way to have one. Nothing of what does not wear. */
 export function OnThePlan({
@@ -30,7 +20,7 @@ export function OnThePlan({
   if (limits === null || !place.check.wears) return null;
   const wear = wearOf(book, place, limits, settings, today);
   const unit = (machine.meters ?? []).find(({ id }) => id === wear.meter)?.unit ?? "";
-  const task = book.tasks.find(goesBy(place));
+  const task = book.tasks.find((one) => goesBy(one, place));
   const search = new URLSearchParams({
     measure: JSON.stringify([round.checklist, place.check.id]),
     ...(place.point === null ? {} : { point: place.point }),

@@ -1,5 +1,4 @@
 import {
-  addDays,
   BOOK_NEEDS,
   formatDay,
   logWork,
@@ -90,7 +89,7 @@ export default function ReportPage(): ReactElement | null {
     setSearch(next, { replace: true });
   };
   const { book, checklists, people, specifications } = around;
-  const report = reportOn(board, book, checklists, addDays(today, -Number(days)), today);
+  const report = reportOn(board, book, checklists, Number(days), today);
   const paper = {
     report,
     board,

@@ -2,7 +2,7 @@ import {
   dayOf,
   findingOfSample,
   intervalChanges,
-  keepFinding,
+  noteSample,
   withInterval,
   type Fluid,
   type IntervalChange,
@@ -12,15 +12,13 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { newId } from "../../../data/newId.js";
 import { useCommands } from "../../../session/useCommands.js";
 import { useKeep } from "../../../session/useKeep.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField } from "../../../ui/fields.js";
 import { amount, fullDate } from "../../../words/format.js";
 import { findingPath } from "../../../words/findingWords.js";
-import { keepIssueWords } from "../../../words/keepIssueWords.js";
-import { ADVICE_WORDS } from "./sampleWords.js";
+import { ADVICE_WORDS, sampleIssueWords } from "./sampleWords.js";
 
 interface FollowsProps {
   readonly machine: Machine;
@@ -43,20 +41,20 @@ export function Follows(props: FollowsProps): ReactElement {
 
 /** Makes what stands out a finding, or says which it is. */
 function AsFinding({ machine, fluid, book, judged }: FollowsProps): ReactElement | null {
-  const { run, failure } = useCommands(keepIssueWords);
-  const found = findingOfSample(judged, fluid.system, newId());
+  const { run, failure } = useCommands(sampleIssueWords);
+  const found = findingOfSample(judged, fluid.system);
   if (found === null) return null;
   const known = book.findings.find(
     ({ kind, evidence }) => kind === found.kind && evidence === found.evidence,
   );
   const note = (): void =>
     void run(
-      (storage, context) =>
+      (storage, around) =>
         storage.perform(
           machine.id,
           ["findings"],
-          (slice, inside) => keepFinding(slice, null, found, inside),
-          context,
+          (slice, context) => noteSample(slice, judged, fluid.system, context),
+          around,
         ),
       "Noted as a finding.",
     );
@@ -90,7 +88,9 @@ function Intervals({ machine, fluid, book, judged }: FollowsProps): ReactElement
   const changes =
     meter === null ? [] : intervalChanges(advice, { fluid: fluid.id, meter }, book.tasks, machine);
   const by = `sample ${sample.label ?? sample.id}`;
-  const taken = book.tasks.filter(({ regimeReason }) => regimeReason?.includes(by) === true);
+  const taken = book.tasks.filter(
+    ({ regimeReason }) => regimeReason?.startsWith(`${by} of `) === true,
+  );
   const open = changes.filter(({ task }) => !taken.some(({ id }) => id === task.id));
   return (
     <>

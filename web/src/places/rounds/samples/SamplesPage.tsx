@@ -9,7 +9,6 @@ import { RoundsFrame } from "../RoundsFrame.js";
 import { VerdictMark } from "../VerdictMark.js";
 import { ADVICE_WORDS, whereWords } from "./sampleWords.js";
 import { systemPath, useSampledSystems, type SampledSystem } from "./useSamples.js";
-import { worstOf } from "./worstOf.js";
 
 /** The systems of all machines that were sampled: what waits first, then what each says. */
 export default function SamplesPage(): ReactElement {
@@ -61,7 +60,7 @@ function SystemLine({ system }: { readonly system: SampledSystem }): ReactElemen
           ) : (
             <>
               <span className="flex items-center gap-2 font-semibold">
-                <VerdictMark verdict={worstOf(last)} />
+                <VerdictMark verdict={last.verdict} />
                 {ADVICE_WORDS[last.advice]}
               </span>
               <span className="block text-fine text-quiet">

@@ -14,7 +14,6 @@ import { Follows } from "./Follows.js";
 import { SampleCharts } from "./SampleCharts.js";
 import { ADVICE_WORDS, lifeUnit, standsOnWords, whereWords } from "./sampleWords.js";
 import { useSampledSystem } from "./useSamples.js";
-import { worstOf } from "./worstOf.js";
 
 type Shown = NonNullable<ReturnType<typeof useSampledSystem>>;
 
@@ -65,7 +64,7 @@ function Judged({ shown }: { readonly shown: Shown }): ReactElement | null {
         What the sample of {fullDate(dayOf(last.sample.date))} says
       </h2>
       <p className="mt-1 flex items-center gap-3 text-[1.75rem] font-bold">
-        <VerdictMark verdict={worstOf(last)} />
+        <VerdictMark verdict={last.verdict} />
         {ADVICE_WORDS[last.advice]}
       </p>
       <p className="mb-3 max-w-[70ch]">
@@ -108,7 +107,7 @@ function AllSamples({ shown }: { readonly shown: Shown }): ReactElement {
               <span className="flex items-center gap-2">
                 {says !== undefined && (
                   <>
-                    <VerdictMark verdict={worstOf(says)} />
+                    <VerdictMark verdict={says.verdict} />
                     {ADVICE_WORDS[says.advice]}
                   </>
                 )}

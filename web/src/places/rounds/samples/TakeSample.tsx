@@ -3,6 +3,7 @@ import {
   currentRecords,
   dayOf,
   parseDay,
+  plateNow,
   takeSample,
   type MachineId,
   type Sample,
@@ -52,15 +53,17 @@ export default function TakeSample(): ReactElement {
   const corrected = search.get("corrects") ?? "";
   const { storage } = useBook();
   const read = async (): Promise<TakeAround | null> => {
-    const [book, own, settings] = await Promise.all([
+    const [book, plate, own, settings] = await Promise.all([
       storage.machineBook(id as MachineId),
-      storage.ofMachine(id as MachineId, ["fluids", "samples"]),
+      storage.plate(id as MachineId),
+      storage.ofMachine(id as MachineId, ["samples"]),
       storage.settings(),
     ]);
     if (book === null) return null;
     const samples = currentRecords(own.samples).map(({ record }) => record);
     const corrects = samples.find((sample) => sample.id === corrected) ?? null;
-    return { book, settings, today, fluids: own.fluids, samples, corrects };
+    const { fluids } = plateNow(plate, book, today);
+    return { book, settings, today, fluids, samples, corrects };
   };
   const around = useLiveOf(`${id} ${corrected}`, read, [storage, today]);
   const choices = machines.map(

@@ -117,6 +117,8 @@ export function sampleIssueWords(issue: SampleIssue): string {
       return `The sample of ${fullDate(dayOf(issue.date))} bears this label: give it another.`;
     case "taken-later":
       return "A sample is taken today or earlier.";
+    case "nothing-found":
+      return "Nothing in this sample stands out: there is nothing to note.";
     case "answered-before":
       return `An answer of ${fullDate(dayOf(issue.on))} is kept already.`;
     case "changed-elsewhere":

@@ -29,6 +29,7 @@ export interface TakeModel {
 export interface TakeAround {
   readonly book: MachineBook;
   readonly settings: Settings;
+  /** With the product that is in each now. */
   readonly fluids: readonly Fluid[];
   readonly samples: readonly Sample[];
   readonly today: DayNumber;

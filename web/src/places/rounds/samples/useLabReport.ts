@@ -4,8 +4,6 @@ import { askLaboratory, type LabReply } from "../../../work/laboratory.js";
 
 /** So often the laboratory is asked after what is awaited. */
 const ASK_EVERY_MS = 2000;
-/** The longest a timer can wait: three weeks. */
-const NEVER_MS = 2 ** 31 - 1;
 
 /** What the laboratory says of a sample that was sent to it: asked again and again while it is awaited and the page is looked at, once where it has answered; null until it is asked. */
 export function useLabReport({ label, sent, online, result }: Sample): LabReply | null {
@@ -25,7 +23,7 @@ export function useLabReport({ label, sent, online, result }: Sample): LabReply 
         if (isAnswered) clearInterval(again);
       });
     };
-    const again = setInterval(ask, isAwaited ? ASK_EVERY_MS : NEVER_MS);
+    const again = isAwaited ? setInterval(ask, ASK_EVERY_MS) : undefined;
     ask();
     return () => {
       isWanted = false;

@@ -6,14 +6,16 @@ import {
   settingsOf,
   taskNeeds,
   usualRate,
+  type BaselineFound,
   type BaselineSources,
   type BoardMachine,
+  type DayNumber,
   type MachineBook,
   type MachineId,
   type NeedsSource,
   type TaskId,
 } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import { useMemo, useState, type ReactElement } from "react";
 import { Link, useNavigate } from "react-router";
 import { useLiveOf } from "../../../data/useLiveOf.js";
 import { useBook } from "../../../session/openBook.js";
@@ -60,6 +62,20 @@ function useSeen(id: MachineId | undefined): Seen | undefined {
   return useLiveOf(id ?? null, read, [storage]);
 }
 
+/** What was seen of each task, by its id. */
+function useEvidence(
+  { book, plate }: WorkSource,
+  seen: Seen,
+  today: DayNumber,
+): ReadonlyMap<TaskId, BaselineFound | null> {
+  return useMemo(() => {
+    const sources = { ...seen, fluids: plate.fluids };
+    return new Map(
+      book.tasks.map((task) => [task.id, baselineEvidence(task, book, sources, today)]),
+    );
+  }, [book, plate, seen, today]);
+}
+
 function Baseline({
   machine,
   source,
@@ -77,6 +93,7 @@ function Baseline({
   const undecided = tasks
     .filter(({ answer }) => answer.code === "open" || answer.code === "left-unknown")
     .map(({ task }) => task.id);
+  const found = useEvidence(source, seen, today);
   const [chosen, setChosen] = useState<readonly TaskId[]>([]);
   const ticked = chosen.filter((task) => undecided.includes(task));
   const own = { book, settings: settingsOf({ settings }), machine };
@@ -100,7 +117,7 @@ function Baseline({
               key={one.task.id}
               {...own}
               one={one}
-              found={baselineEvidence(one.task, book, { ...seen, fluids: plate.fluids }, today)}
+              found={found.get(one.task.id) ?? null}
               isTicked={undecided.includes(one.task.id) ? ticked.includes(one.task.id) : null}
               onTick={(isTicked) => {
                 const others = ticked.filter((task) => task !== one.task.id);

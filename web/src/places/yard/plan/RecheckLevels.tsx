@@ -1,21 +1,11 @@
-import {
-  addDays,
-  formatDay,
-  keepFinding,
-  type Finding,
-  type FindingId,
-  type MachineId,
-} from "@yonderfell/core";
+import { dayOf, levelsAgain, recheckLevels, type Finding, type MachineId } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
-import { newId } from "../../../data/newId.js";
-import { useAppSelector } from "../../../session/store.js";
 import { useCommands } from "../../../session/useCommands.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { findingPath } from "../../../words/findingWords.js";
+import { fullDate } from "../../../words/format.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
-
-const KIND = "levels again";
 
 /** Has the levels looked at again after a night: what was hot, foaming or just filled shows its true level cold. */
 export function RecheckLevels({
@@ -25,34 +15,20 @@ export function RecheckLevels({
   readonly machine: MachineId;
   readonly findings: readonly Finding[];
 }): ReactElement {
-  const today = useAppSelector((state) => state.session.today);
   const { run, failure } = useCommands(keepIssueWords);
-  const known = findings.find(({ kind, closed }) => kind === KIND && !closed);
-  const note = (): void => {
-    const finding: Finding = {
-      ...{ id: newId() as FindingId, machine, kind: KIND, found: formatDay(today) },
-      what: "All levels again, cold, after a night",
-      todo: "on level ground, before it is started; what has fallen leaks or is still filling",
-      ...{ decision: "watch", lookOn: formatDay(addDays(today, 1)) },
-    };
-    void run(
-      (storage, context) =>
-        storage.perform(
-          machine,
-          ["findings"],
-          (slice, inside) => keepFinding(slice, null, finding, inside),
-          context,
-        ),
-      "It stands on the board for tomorrow.",
-    );
-  };
-  if (known !== undefined) {
+  const known = levelsAgain(findings);
+  if (known !== null) {
     return (
       <Link to={findingPath(known.id)} className="self-center text-clear underline">
-        Levels again: {known.lookOn}
+        Levels again{known.lookOn ? ` on ${fullDate(dayOf(known.lookOn))}` : ""}
       </Link>
     );
   }
+  const note = (): void =>
+    void run(
+      (storage, around) => storage.perform(machine, ["findings"], recheckLevels, around),
+      "It stands on the board for tomorrow.",
+    );
   return (
     <>
       <button type="button" className={QUIET_BUTTON} onClick={note}>

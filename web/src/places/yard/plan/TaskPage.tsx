@@ -106,7 +106,11 @@ function TaskForm({
 }: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
   const [machine] = book.machines;
   const [search] = useSearchParams();
-  const measures = measuresFor(machine, checklists, plate.specifications, book.rounds);
+  const measures = useMemo(
+    () => measuresFor(machine, checklists, plate.specifications, book.rounds),
+    [machine, checklists, plate, book],
+  );
+  const whole = useMemo(() => ({ ...book, checklists }), [book, checklists]);
   const begun = newTaskOf(search, measures, book);
   const form = useTaskForm(task, machine, begun);
   const { model, field } = form;
@@ -150,7 +154,7 @@ function TaskForm({
       <Preview
         task={read.task}
         problem={first === undefined ? "" : taskProblemWords(first)}
-        book={{ ...book, checklists }}
+        book={whole}
         settings={settings}
       />
     </div>
