@@ -23,7 +23,7 @@ import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { Preview } from "./Preview.js";
 import { RuleFields } from "./RuleFields.js";
 import { TASK_LABELS, taskProblemWords } from "./taskFormWords.js";
-import { measuresFor, modelOfNew, newTaskOf, type NewTask } from "./measures.js";
+import { measuresFor, modelOfNew, newTaskOf, type Measure, type NewTask } from "./measures.js";
 import { modelOf, taskOf, type TaskModel } from "./taskModel.js";
 import { WorkFields } from "./WorkFields.js";
 import { machinePath } from "../../shared/paths.js";
@@ -96,6 +96,22 @@ function useTaskForm(
   });
 }
 
+/** What rounds measure on the machine, and its book with the checklists that say so: not worked out anew at each key. */
+function useMeasures(
+  book: MachineBook,
+  plate: MachinePlate,
+  checklists: readonly Checklist[],
+): { readonly measures: readonly Measure[]; readonly whole: MachineBook } {
+  const [machine] = book.machines;
+  return useMemo(
+    () => ({
+      measures: measuresFor(machine, checklists, plate.specifications, book.rounds),
+      whole: { ...book, checklists },
+    }),
+    [machine, checklists, plate, book],
+  );
+}
+
 function TaskForm({
   task,
   book,
@@ -106,11 +122,7 @@ function TaskForm({
 }: Omit<LoadedProps, "wanted"> & { readonly task: Task | null }): ReactElement {
   const [machine] = book.machines;
   const [search] = useSearchParams();
-  const measures = useMemo(
-    () => measuresFor(machine, checklists, plate.specifications, book.rounds),
-    [machine, checklists, plate, book],
-  );
-  const whole = useMemo(() => ({ ...book, checklists }), [book, checklists]);
+  const { measures, whole } = useMeasures(book, plate, checklists);
   const begun = newTaskOf(search, measures, book);
   const form = useTaskForm(task, machine, begun);
   const { model, field } = form;
