@@ -10,6 +10,7 @@ import {
   leadWords,
   notLookedAtWords,
   sumWords,
+  togetherWords,
   urgencyWords,
   whyWords,
 } from "./reportWords.js";
@@ -112,7 +113,7 @@ function ToDecide({ report, currency }: Paper): ReactElement | null {
           <tfoot>
             {sums.map(([name, , sum]) => (
               <tr key={name}>
-                <td colSpan={3}>{name}, together</td>
+                <td colSpan={3}>{togetherWords(name, sum)}</td>
                 <td className="money">{sumWords(sum, currency)}</td>
               </tr>
             ))}

@@ -11,6 +11,7 @@ import {
   leadWords,
   notLookedAtWords,
   sumWords,
+  togetherWords,
   urgencyWords,
   whyWords,
 } from "./reportWords.js";
@@ -45,7 +46,9 @@ test("how urgent, why, and what it costs are told; what nobody priced is never n
     "2.6 mm (least 1.6, law); worn inside. Alignment, or worn joints",
   );
   expect(plain(costWords(first.finding, "cr"))).toBe("95.00 cr");
-  expect(plain(sumWords(cost.next, "cr"))).toBe("190.00 cr, 60 minutes");
+  expect(plain(sumWords(cost.next, "cr"))).toBe("190.00 cr");
+  expect(plain(togetherWords("Next visit", cost.next))).toBe("Next visit, together, 60 minutes");
+  expect(togetherWords("Now", cost.now)).toBe("Now, together");
   expect(declined).toEqual([]);
   const sum = { cost: 0, minutes: 0, withoutCost: 2 };
   expect(plain(sumWords(sum, "cr"))).toBe("2 lines not priced");

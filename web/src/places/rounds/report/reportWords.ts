@@ -60,13 +60,12 @@ export const whyWords = ({ evidence, consequence, reason, decision }: Finding): 
 export const costWords = ({ cost }: Finding, currency: string): string =>
   cost === null || cost === undefined ? "not priced" : money(cost, currency);
 
-/** What some findings would cost together and how long they would take, and what is left out of that. */
-export function sumWords(sum: ReportedCost, currency: string): string {
-  const time = sum.minutes === 0 ? "" : `, ${counted(sum.minutes, "minute")}`;
-  return `${pricedWords(sum, currency)}${time}`;
-}
+/** How long some findings would take together: `Next visit, together, 60 minutes`. */
+export const togetherWords = (name: string, { minutes }: ReportedCost): string =>
+  [`${name}, together`, minutes === 0 ? "" : counted(minutes, "minute")].filter(Boolean).join(", ");
 
-function pricedWords({ cost, withoutCost }: ReportedCost, currency: string): string {
+/** What some findings would cost together, and what is left out of that. */
+export function sumWords({ cost, withoutCost }: ReportedCost, currency: string): string {
   const out = withoutCost === 0 ? "" : `${counted(withoutCost, "line")} not priced`;
   // Nothing priced is no sum of 0.
   if (cost === 0 && withoutCost > 0) return out;
