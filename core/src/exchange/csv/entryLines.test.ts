@@ -128,4 +128,11 @@ test("a limit by what is measured has its row among those of its task, and comes
   expect(rows.flat()).not.toContain(expect.stringContaining("{"));
   const without = rows.map((row) => row.map((cell) => (cell === "week" ? "" : cell)));
   expect(issues(planOf(book, without, "tasks"))[0]).toMatch(/the checklist in the same row/);
+  const days = rows[0]?.indexOf("Days") ?? -1;
+  for (const said of ["90", "half"]) {
+    const both = rows.map((row) => (row.includes("week") ? row.with(days, said) : row));
+    expect(issues(planOf(book, both, "tasks"))).toEqual([
+      expect.stringMatching(/Row 3, Days: expected a row of its own/),
+    ]);
+  }
 });

@@ -29,6 +29,8 @@ function schoolOf(cells: CsvCells): string {
 const OF_A_LIMIT = ["meter", "grace", "hard", "from", "for"];
 /** What says how often. */
 const HOW_OFTEN = ["every", "everyHours", "at", "months", "days", "checklist"];
+/** What says how often, of limits that are not measured. */
+const OF_OTHER_LIMITS = ["every", "everyHours", "at", "months", "days", "from"];
 /** What says what is measured, beside the checklist. */
 const OF_MEASURING = ["check", "point", "limit"];
 
@@ -43,11 +45,11 @@ function refuseIdle(cells: CsvCells, keys: readonly string[]): void {
 
 /** What a row says of limits: none, one, or one by meter and one by calendar; null where it speaks of none. */
 function limitsOf(cells: CsvCells, machine: Machine): LimitRow | null {
+  if (cells.word("checklist") !== null) return measuredLimit(cells, machine);
   const every = cells.measure("every");
   const at = cells.figures("at");
   const calendar = saidOnly({ months: cells.figure("months"), days: cells.figure("days") });
   const hours = cells.measure("everyHours");
-  if (cells.word("checklist") !== null) return measuredLimit(cells, machine);
   refuseUnmeasured(cells);
   const onMeter = every !== null || at !== null || hours !== null;
   const onCalendar = Object.keys(calendar).length > 0;
@@ -90,6 +92,10 @@ function refuseUnmeasured(cells: CsvCells): void {
 
 /** What a row says of a limit by what is measured in rounds (due rules §16). */
 function measuredLimit(cells: CsvCells, machine: Machine): LimitRow {
+  for (const key of OF_OTHER_LIMITS) {
+    if (cells.word(key) !== null)
+      cells.refuse(key, "a row of its own: this one is a measured limit");
+  }
   const said = {
     checklist: cells.word("checklist"),
     check: cells.needed("check", "the id of a check of the checklist"),
