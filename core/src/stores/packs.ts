@@ -11,12 +11,12 @@ import { isAbove, isAtLeast, isBelow, isSame } from "../sums/nearly.js";
 import { asked } from "../sums/sum.js";
 
 /** A millilitre short is none. */
-const SHORT = 0.001;
+export const SHORT = 0.001;
 /** Amounts are told apart to this part of a litre. */
 const FINE = 1e9;
 
 /** A pack that can be bought: litres or pieces in it, what it costs, how many there are; null for as many as one likes. */
-interface Pack {
+export interface Pack {
   readonly size: number;
   readonly price: number;
   readonly available: number | null;
@@ -143,6 +143,20 @@ function cheapest(missing: number, packs: readonly Pack[]): Bought | null {
   return sets.cheapest;
 }
 
+/** What to buy of some packs: how many of each, in their order, what they cost, and what is left over. */
+export interface PacksBought {
+  readonly counts: readonly number[];
+  readonly cost: number;
+  readonly left: number;
+}
+
+/** The cheapest packs that cover a need beyond what is in stock (sum *packs*), all in one unit; null where there are not enough. */
+export function packsFor(need: number, stock: number, packs: readonly Pack[]): PacksBought | null {
+  const set = cheapest(need - stock - SHORT, packs);
+  if (set === null) return null;
+  return { counts: set.counts, cost: set.cost, left: set.amount + stock - need };
+}
+
 /** What to buy so that a need is covered, litres or pieces: the cheapest set of packs. */
 export const PACKS = asked({
   name: "packs",
@@ -159,15 +173,16 @@ export const PACKS = asked({
     ),
   },
   reckon: ({ need, stock, packs }) => {
-    const set = cheapest(need - stock - SHORT, packs);
-    if (set === null) return { refused: "not-to-be-had" };
+    const bought = packsFor(need, stock, packs);
+    if (bought === null) return { refused: "not-to-be-had" };
+    const { counts, cost, left } = bought;
     return {
       buy: packs.flatMap(({ size }, place) => {
-        const count = set.counts[place] ?? 0;
+        const count = counts[place] ?? 0;
         return count === 0 ? [] : [{ size, count }];
       }),
-      cost: set.cost,
-      left: set.amount + stock - need,
+      cost,
+      left,
     };
   },
 });

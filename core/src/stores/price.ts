@@ -10,7 +10,7 @@ export interface PriceOfOne {
 }
 
 /** The prices that are current: of each source its latest; of two without a date, or of one date, the one written last. */
-function currentPrices(prices: readonly Price[] | undefined): Price[] {
+export function currentPrices(prices: readonly Price[] | undefined): Price[] {
   const bySource = new Map<string, Price>();
   for (const price of prices ?? []) {
     const known = bySource.get(price.source);

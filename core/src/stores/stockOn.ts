@@ -10,7 +10,7 @@ import { valueIn, type Quantity } from "../quantity/quantity.js";
 import { isBelow, orNone } from "../sums/nearly.js";
 
 /** What stock is counted in: pieces of a part, litres or kilograms of a product. */
-type StockUnit = "piece" | "L" | "kg";
+export type StockUnit = "piece" | "L" | "kg";
 
 /** How much of an item there is. */
 interface Standing {

@@ -10,7 +10,7 @@ import { dimensionOf } from "../quantity/unit.js";
 import { orNone } from "../sums/nearly.js";
 
 /** An amount of waste: what is counted, what is measured by volume, what by mass. */
-interface WasteAmount {
+export interface WasteAmount {
   readonly pieces: number;
   readonly litres: number;
   readonly kilograms: number;
@@ -27,18 +27,20 @@ export interface WasteStanding {
   readonly container: ContainerId | null;
 }
 
-const NOTHING: WasteAmount = { pieces: 0, litres: 0, kilograms: 0 };
+export const NO_WASTE: WasteAmount = { pieces: 0, litres: 0, kilograms: 0 };
 
-function amountOf(amount: Amount): WasteAmount {
-  if (typeof amount === "number") return { ...NOTHING, pieces: amount };
+/** An amount of a record as an amount of waste. */
+export function wasteAmountOf(amount: Amount): WasteAmount {
+  if (typeof amount === "number") return { ...NO_WASTE, pieces: amount };
   const dimension = dimensionOf(amount.unit);
-  if (dimension === "volume") return { ...NOTHING, litres: valueIn(amount, "L") };
-  if (dimension === "mass") return { ...NOTHING, kilograms: valueIn(amount, "kg") };
+  if (dimension === "volume") return { ...NO_WASTE, litres: valueIn(amount, "L") };
+  if (dimension === "mass") return { ...NO_WASTE, kilograms: valueIn(amount, "kg") };
   // The schema takes no other dimension.
-  return { ...NOTHING, pieces: valueIn(amount, "piece") };
+  return { ...NO_WASTE, pieces: valueIn(amount, "piece") };
 }
 
-const plus = (one: WasteAmount, other: WasteAmount, sign = 1): WasteAmount => ({
+/** Two amounts together, or one less the other (`sign` −1). */
+export const plusWaste = (one: WasteAmount, other: WasteAmount, sign = 1): WasteAmount => ({
   pieces: orNone(one.pieces + sign * other.pieces),
   litres: orNone(one.litres + sign * other.litres),
   kilograms: orNone(one.kilograms + sign * other.kilograms),
@@ -87,17 +89,17 @@ export function wasteOn(
     amount: WasteAmount,
     sign = 1,
   ): void => {
-    to.set(kind, plus(to.get(kind) ?? NOTHING, amount, sign));
+    to.set(kind, plusWaste(to.get(kind) ?? NO_WASTE, amount, sign));
   };
   for (const { record, day } of currentRecords(book.entries ?? [])) {
     if (day > on) continue;
     for (const { fluid, out } of record.fluids ?? []) {
-      if (out) add(drained, kinds.get(fluid) ?? "other", amountOf(out));
+      if (out) add(drained, kinds.get(fluid) ?? "other", wasteAmountOf(out));
     }
   }
   for (const { record, day } of currentRecords(book.wasteMoves ?? [])) {
     if (day > on) continue;
-    add(moved, record.kind, amountOf(record.amount), record.why === "filled" ? 1 : -1);
+    add(moved, record.kind, wasteAmountOf(record.amount), record.why === "filled" ? 1 : -1);
   }
   return WASTE_KINDS.flatMap((kind): WasteStanding[] => {
     const own = drained.get(kind);
@@ -109,8 +111,8 @@ export function wasteOn(
     return [
       {
         kind,
-        drained: own ?? NOTHING,
-        standing: plus(own ?? NOTHING, by ?? NOTHING),
+        drained: own ?? NO_WASTE,
+        standing: plusWaste(own ?? NO_WASTE, by ?? NO_WASTE),
         container: container?.id ?? null,
       },
     ];

@@ -1,5 +1,13 @@
 import { z } from "zod";
-import { dateField, nameField, notNegativeField, positiveField, textField } from "./fields.js";
+import { fluidAmountField } from "./amounts.js";
+import {
+  dateField,
+  flagField,
+  nameField,
+  notNegativeField,
+  positiveField,
+  textField,
+} from "./fields.js";
 import { orderIdField } from "./ids.js";
 import { itemFields, onePartOrProduct } from "./item.js";
 import { revisionField } from "./revisionField.js";
@@ -10,6 +18,10 @@ const lineSchema = z
       ...itemFields,
       /** Pieces, or packs of a product. */
       count: positiveField,
+      /** How much is in a pack of a product. */
+      pack: fluidAmountField.nullish(),
+      /** The number that was asked for, or that came, where it is another than the book's. */
+      number: textField.nullish(),
       /** Of one. */
       price: notNegativeField.nullish(),
       /** Why nothing more is to come of it, where it ended otherwise than by coming. */
@@ -25,6 +37,12 @@ export const orderSchema = z.looseObject(
     id: orderIdField,
     source: nameField,
     placed: dateField,
+    /** The number the source gave it. */
+    reference: textField.nullish(),
+    /** Whether it was placed through the program. */
+    online: flagField.optional(),
+    /** When it is to come. */
+    promised: dateField.nullish(),
     lines: z.array(lineSchema, "a list of lines"),
     received: z
       .array(

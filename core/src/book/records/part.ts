@@ -32,6 +32,13 @@ export const partSchema = z.looseObject(
     /** How many come in a pack; 1 where absent. */
     pack: positiveWholeField.nullish(),
     prices: z.array(priceSchema, "a list of prices").optional(),
+    /** What is in it, where it is a kit; of what does not fit all stays over. */
+    contains: z
+      .array(
+        z.looseObject({ part: partIdField, count: positiveField.nullish() }, "a part of a kit"),
+        "a list of what is in a kit",
+      )
+      .optional(),
     /** Fewer than so many on the shelf are too few. */
     least: notNegativeField.nullish(),
     note: textField.nullish(),

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { BRAKE_TYPES, COOLANT_FAMILIES, FLUID_KINDS, OIL_BASES } from "../../fluid/kinds.js";
 import { quantitySchema } from "../../quantity/quantitySchema.js";
 import { fluidAmountField } from "./amounts.js";
-import { nameField, textField } from "./fields.js";
+import { dateField, nameField, textField } from "./fields.js";
 import { productIdField } from "./ids.js";
 import { priceSchema } from "./part.js";
 import { revisionField } from "./revisionField.js";
@@ -32,6 +32,21 @@ export const productSchema = z.looseObject(
     unit: z.enum(["L", "kg"], "L or kg").nullish(),
     /** Less than so much on the shelf is too little. */
     least: fluidAmountField.nullish(),
+    /** Containers that stand open, and until when each is good. */
+    opened: z
+      .array(
+        z.looseObject(
+          {
+            on: dateField,
+            quantity: fluidAmountField.nullish(),
+            bestBefore: dateField.nullish(),
+            shelf: textField.nullish(),
+          },
+          "an open container",
+        ),
+        "a list of open containers",
+      )
+      .optional(),
     note: textField.nullish(),
     revision: revisionField,
   },

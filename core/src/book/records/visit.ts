@@ -1,5 +1,14 @@
 import { z } from "zod";
-import { dateField, flagField, positiveWholeField, textField, wholeField } from "./fields.js";
+import {
+  dateField,
+  flagField,
+  nameField,
+  notNegativeField,
+  numberField,
+  positiveWholeField,
+  textField,
+  wholeField,
+} from "./fields.js";
 import { machineIdField, taskIdField, visitIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
 
@@ -17,6 +26,24 @@ const chosenTurnSchema = z.looseObject(
 /** Which of a task's turns a visit is for. */
 export type ChosenTurn = z.infer<typeof chosenTurnSchema>;
 
+/** What a workshop asks for some work. */
+const quoteSchema = z.looseObject(
+  {
+    workshop: nameField,
+    on: dateField,
+    /** What is in it, in the workshop's words and money; a credit is negative. */
+    lines: z.array(
+      z.looseObject({ what: nameField, amount: numberField.nullish() }, "a line of a quote"),
+      "a list of lines",
+    ),
+    /** Of all of it; the sum of its lines where absent. */
+    total: notNegativeField.nullish(),
+    note: textField.nullish(),
+  },
+  "a quote",
+);
+export type Quote = z.infer<typeof quoteSchema>;
+
 /** Work on one machine on one day that somebody has decided on. */
 export const visitSchema = z.looseObject(
   {
@@ -33,6 +60,8 @@ export const visitSchema = z.looseObject(
     pinned: flagField.optional(),
     /** Tasks left out of it on purpose, which are not proposed for it again. */
     without: z.array(taskIdField, "a list of tasks").optional(),
+    /** What a workshop asks for doing it. */
+    quote: quoteSchema.nullish(),
     note: textField.nullish(),
     revision: revisionField,
   },

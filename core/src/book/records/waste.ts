@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { datedFields, noteField } from "../slice/dated.js";
 import { amountField, figureOf, fluidAmountField } from "./amounts.js";
-import { flagField, nameField, textField } from "./fields.js";
+import { dateField, flagField, nameField, notNegativeField, textField } from "./fields.js";
 import { containerIdField, wasteMoveIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
 
@@ -23,6 +23,12 @@ export const containerSchema = z.looseObject(
     holds: fluidAmountField.nullish(),
     /** Whether what is drained now goes into it. */
     inUse: flagField.optional(),
+    /** From when on what is drained goes into it; what was drained before went into the one in use before. */
+    since: dateField.nullish(),
+    /** The day another took its place. */
+    until: dateField.nullish(),
+    /** What it costs to hand a litre (a kilogram, a piece) of it in. */
+    fee: notNegativeField.nullish(),
     note: textField.nullish(),
     revision: revisionField,
   },

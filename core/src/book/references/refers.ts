@@ -90,7 +90,7 @@ export const REFERS = {
     "finished.entry": "entries",
   },
   jobEvents: { job: "jobs", "pictures.*.hash": "pictures" },
-  parts: {},
+  parts: { "contains.*.part": "parts" },
   products: {},
   people: {},
   bays: { place: "places" },

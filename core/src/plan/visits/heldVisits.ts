@@ -74,7 +74,7 @@ export function heldVisits(
         const left = turns.filter((turn) => !taken.has(turnKey(turn)));
         return take(turnOn(left, task, day, state.today));
       });
-    return heldVisit(visit, day, [...(named[index] ?? []), ...byDay], state);
+    return heldVisit(visit, day, [...(named[index] ?? []), ...byDay], tasks, state);
   });
 }
 
@@ -82,6 +82,7 @@ function heldVisit(
   visit: Visit,
   day: DayNumber,
   turns: readonly Turn[],
+  undone: readonly TaskId[],
   state: MachineState,
 ): PlannedVisit {
   const covered = new Set(turns.map(({ task }) => task));
@@ -93,6 +94,7 @@ function heldVisit(
       (one, other) => visit.tasks.indexOf(one.task) - visit.tasks.indexOf(other.task),
     ),
     others: visit.tasks.filter((task) => !covered.has(task)),
+    undone: undone.filter((task) => !covered.has(task)),
     fitting: [],
     isOutside: visit.tasks.every((task) => (state.tasks.get(task)?.outside ?? null) !== null),
   };

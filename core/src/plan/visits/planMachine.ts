@@ -118,6 +118,7 @@ function groupByDay(
     visit: null,
     turns,
     others: [],
+    undone: [],
     fitting: [],
     isOutside: turns[0]?.isOutside === true,
   }));

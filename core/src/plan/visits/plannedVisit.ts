@@ -12,6 +12,8 @@ export interface PlannedVisit {
   readonly turns: readonly Turn[];
   /** Tasks of a visit of the book that have no turn ahead, or are done already. */
   readonly others: readonly TaskId[];
+  /** Those of them that are still to be done. */
+  readonly undone: readonly TaskId[];
   /** Turns that would be cheapest done in it too, and are not in it yet; none in a proposed one. */
   readonly fitting: readonly Turn[];
   readonly isOutside: boolean;
