@@ -218,7 +218,7 @@ test("what was seen on taking on speaks for a decision, which one press makes", 
   await press(page, "Gearbox oil: Leave it: tested sound");
   await waitForWords(page, "to be looked at again");
   await press(page, "Levels again tomorrow, cold");
-  await waitForWords(page, "Levels again: ");
+  await waitForWords(page, "Levels again on ");
   const { entries = [], findings = [] } = JSON.parse(
     await exportedText(page, app().address),
   ) as Book;
