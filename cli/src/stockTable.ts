@@ -1,15 +1,9 @@
-import type { Book, StockItem, StockList } from "@yonderfell/core";
+import { stockFigure, stockWord, type Book, type StockList } from "@yonderfell/core";
 import { textTable } from "./textTable.js";
 
 const TITLES = ["number", "name", "on hand", "", "counted", "least", ""];
 
-const rounded = (value: number): string => String(Math.round(value * 1000) / 1000);
-
-/** What deserves a word: more taken than there was, or less than the least. */
-function wordOf({ onHand, short }: StockItem): string {
-  if (onHand < 0) return "the counts do not agree";
-  return short ? "short" : "";
-}
+const rounded = (value: number): string => String(stockFigure(value));
 
 /** What there is on the shelves, as a table for people. */
 export function stockTable({ on, items }: StockList, { parts, products }: Book): string {
@@ -22,7 +16,7 @@ export function stockTable({ on, items }: StockList, { parts, products }: Book):
         : ["", product.get(item.product)?.name ?? ""];
     const least = item.least === null ? "" : rounded(item.least);
     const { onHand, unit, counted } = item;
-    return [number, name, rounded(onHand), unit, counted ?? "never", least, wordOf(item)];
+    return [number, name, rounded(onHand), unit, counted ?? "never", least, stockWord(item)];
   });
   return [`In stock on ${on}`, "", ...textTable(TITLES, rows)].join("\n");
 }

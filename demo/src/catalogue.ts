@@ -14,11 +14,17 @@ export const PRODUCTS = [
       {
         quantity: q(5, "L"),
         prices: [
-          { source: "Netherby Stores", price: 34.5 },
+          { source: "Netherby Stores", price: 29.5 },
           { source: "Corrie Factors", price: 31.9 },
         ],
       },
-      { quantity: q(20, "L"), prices: [{ source: "Corrie Factors", price: 108 }] },
+      {
+        quantity: q(20, "L"),
+        prices: [
+          { source: "Netherby Stores", price: 122 },
+          { source: "Corrie Factors", price: 108 },
+        ],
+      },
     ],
   },
   {
@@ -129,6 +135,7 @@ export const PARTS: readonly Part[] = [
   part("pt-hd-fuel", "Fuel filter with water trap", "filter", "HD 4521", 29.5, {
     supersededBy: "HD 4521B",
   }),
+  part("pt-hd-fuel-b", "Fuel filter with water trap", "filter", "HD 4521B", 31.4),
   part("pt-hd-cabin", "Cabin filter", "filter", "HD 4590", 17),
   part("pt-hd-belt", "Auxiliary belt, 8 ribs", "belt", "HD 4760", 41),
   part("pt-washer-24", "Copper washer 24 mm", "seal", "W 24", 0.6, { pack: 10, least: 10 }),

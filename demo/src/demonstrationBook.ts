@@ -9,7 +9,7 @@ import {
   type Machine,
   type Task,
 } from "@yonderfell/core";
-import { BAYS, PARTS, PEOPLE, PLACES, PRODUCTS } from "./catalogue.js";
+import { BAYS, PARTS, PEOPLE, PLACES } from "./catalogue.js";
 import { MACHINES } from "./machines/index.js";
 import { seededRandom } from "./random.js";
 import type { ScenarioMachine } from "./scenario.js";
@@ -19,7 +19,7 @@ import { numberedTogether } from "./numbered.js";
 import { bookingsOf, closuresOf, journeysOf, visitsOf, workshopFacts } from "./planned.js";
 import { foundOn } from "./rounds.js";
 import { samplesOn } from "./samples.js";
-import { storesOf } from "./stores.js";
+import { productsOn, storesOf } from "./stores.js";
 import { trailOf, type Trail } from "./trail.js";
 
 const SEED = 4780;
@@ -49,7 +49,7 @@ export function demonstrationBook(today: DayNumber): Book {
     visits: visitsOf(today),
     journeys: journeysOf(today),
     parts: PARTS,
-    products: PRODUCTS,
+    products: productsOn(today),
     people: PEOPLE,
     bays: BAYS,
     places: PLACES,

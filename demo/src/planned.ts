@@ -8,6 +8,7 @@ import {
   type Journey,
   type Machine,
   type PersonId,
+  type Quote,
   type Visit,
 } from "@yonderfell/core";
 import type { ScenarioMachine } from "./scenario.js";
@@ -21,7 +22,13 @@ interface ScenarioVisit {
   readonly inDays: number;
   readonly isPinned?: boolean;
   readonly note?: string;
+  /** What a workshop asks for it, in words and money. */
+  readonly quoted?: readonly (readonly [what: string, amount: number])[];
 }
+
+/** Who quoted, and how many days ago. */
+const QUOTED_BY = "Tolver Agricultural";
+const QUOTED_DAYS_AGO = 4;
 
 const VISITS: readonly ScenarioVisit[] = [
   {
@@ -30,6 +37,12 @@ const VISITS: readonly ScenarioVisit[] = [
     tasks: ["t-mower-air", "t-mower-oil", "t-mower-extinguisher"],
     acceptedDaysAgo: 6,
     inDays: 8,
+    quoted: [
+      ["Labour, 2 hours", 138],
+      ["Engine oil 15W-40, 7 litres", 61.6],
+      ["Oil filter, spin-on", 13.5],
+      ["Travel to the shed", 40],
+    ],
   },
   {
     id: "v-hatch",
@@ -95,13 +108,19 @@ const SATURDAY = 6;
 
 /** The visits of the demonstration: on a working day, so that the shed is open. */
 export function visitsOf(today: DayNumber): Visit[] {
-  return VISITS.map(({ acceptedDaysAgo, inDays, isPinned, tasks, ...visit }) => ({
+  return VISITS.map(({ acceptedDaysAgo, inDays, isPinned, tasks, quoted, ...visit }) => ({
     ...visit,
+    ...(quoted === undefined ? {} : { quote: quoteOf(quoted, today) }),
     date: formatDay(workday(addDays(today, inDays))),
     tasks: [...tasks],
     accepted: formatDay(addDays(today, -acceptedDaysAgo)),
     ...(isPinned === true ? { pinned: true } : {}),
   })) as unknown as Visit[];
+}
+
+function quoteOf(quoted: NonNullable<ScenarioVisit["quoted"]>, today: DayNumber): Quote {
+  const lines = quoted.map(([what, amount]) => ({ what, amount }));
+  return { workshop: QUOTED_BY, on: formatDay(addDays(today, -QUOTED_DAYS_AGO)), lines };
 }
 
 /** A day or, at a weekend, the Friday before it. */

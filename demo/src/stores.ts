@@ -8,6 +8,7 @@ import {
   type DayNumber,
   type Entry,
   type Order,
+  type Product,
   type StockMove,
   type WasteMove,
 } from "@yonderfell/core";
@@ -109,11 +110,26 @@ function movesOf(kept: Kept, entries: readonly Entry[], today: DayNumber): Stock
   return moves as unknown as StockMove[];
 }
 
+/** Brake fluid that has stood open for too long, by days before today: what it is good for no more. */
+const OPENED = { product: "p-brake-4", openedDaysAgo: 200, goodUntilDaysAgo: 18, left: 0.4 };
+
+/** The products, with what of them stands open. */
+export function productsOn(today: DayNumber): Product[] {
+  const on = (ago: number): string => formatDay(addDays(today, -ago));
+  const opened = [
+    {
+      ...{ on: on(OPENED.openedDaysAgo), quantity: q(OPENED.left, "L") },
+      ...{ bestBefore: on(OPENED.goodUntilDaysAgo), shelf: "B2" },
+    },
+  ];
+  return PRODUCTS.map((product) =>
+    product.id === OPENED.product ? ({ ...product, opened } as Product) : product,
+  );
+}
+
 /** What is kept in which container until it is handed in. */
 const CONTAINERS = [
-  { id: "wc-oil-old", name: "Blue oil drum", kind: "oil", holds: q(200, "L"), inUse: false },
-  { id: "wc-oil", name: "Oil drum by the pit", kind: "oil", holds: q(200, "L"), inUse: true },
-  { id: "wc-cool", name: "Coolant can", kind: "coolant", holds: q(60, "L"), inUse: true },
+  { id: "wc-cool", name: "Coolant can", kind: "coolant", holds: q(60, "L"), inUse: true, fee: 0.4 },
   {
     id: "wc-brake",
     name: "Brake fluid bottle",
@@ -123,6 +139,20 @@ const CONTAINERS = [
   },
   { id: "wc-filter", name: "Filter crate", kind: "filters", inUse: true },
 ] as unknown as readonly Container[];
+
+/** The blue drum was full and handed in so many days ago; since then the one by the pit is in use. */
+const DRUM_DAYS_AGO = 610;
+
+/** The containers, the drums of oil with when one took the place of the other. */
+function containers(today: DayNumber): Container[] {
+  const changed = formatDay(addDays(today, -DRUM_DAYS_AGO));
+  const drum = { kind: "oil", holds: q(200, "L"), fee: 0.15 };
+  const drums = [
+    { id: "wc-oil-old", name: "Blue oil drum", ...drum, inUse: false, until: changed },
+    { id: "wc-oil", name: "Oil drum by the pit", ...drum, inUse: true, since: changed },
+  ] as unknown as readonly Container[];
+  return [...drums, ...CONTAINERS];
+}
 
 function wasteMoves(today: DayNumber): WasteMove[] {
   const on = (ago: number): string => formatDay(addDays(today, -ago));
@@ -155,15 +185,36 @@ function wasteMoves(today: DayNumber): WasteMove[] {
   ] as unknown as WasteMove[];
 }
 
+/** Part of the order came so many days ago. */
+const CAME_DAYS_AGO = 4;
+
+/** What came of the order, on the shelf. */
+function cameOf(today: DayNumber): StockMove[] {
+  const came = { date: formatDay(addDays(today, -CAME_DAYS_AGO)), why: "bought", shelf: "B1" };
+  const source = "Corrie Factors";
+  return [
+    { id: "sm-came-1", ...came, part: "pt-hd-fuel-b", amount: 2, price: 62.8, source },
+    { id: "sm-came-2", ...came, part: "pt-hd-belt", amount: 1, price: 41, source },
+  ] as unknown as StockMove[];
+}
+
 /** An order that has come in part: the superseded filter never will. */
 function orders(today: DayNumber): Order[] {
   const on = (ago: number): string => formatDay(addDays(today, -ago));
   const lines = [
     { part: "pt-hd-fuel", count: 2, price: 29.5, closed: "HD 4521B came instead" },
-    { part: "pt-washer-24", count: 2, price: 0.6 },
+    { part: "pt-washer-24", count: 20, price: 0.06 },
     { part: "pt-hd-belt", count: 1, price: 41 },
   ];
-  const received = [{ on: on(4), lines: [{ part: "pt-hd-belt", count: 1, price: 41 }] }];
+  const received = [
+    {
+      on: on(CAME_DAYS_AGO),
+      lines: [
+        { part: "pt-hd-fuel-b", number: "HD 4521B", count: 2, price: 31.4 },
+        { part: "pt-hd-belt", count: 1, price: 41 },
+      ],
+    },
+  ];
   return [
     { id: "or-1", source: "Corrie Factors", placed: on(9), lines, received },
   ] as unknown as Order[];
@@ -175,8 +226,8 @@ export function storesOf(
   today: DayNumber,
 ): Required<Pick<Book, "stockMoves" | "containers" | "wasteMoves" | "orders">> {
   return {
-    stockMoves: KEPT.flatMap((kept) => movesOf(kept, entries, today)),
-    containers: CONTAINERS,
+    stockMoves: [...KEPT.flatMap((kept) => movesOf(kept, entries, today)), ...cameOf(today)],
+    containers: containers(today),
     wasteMoves: wasteMoves(today),
     orders: orders(today),
   };

@@ -6,6 +6,7 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import { EventStreams } from "./standIns/eventStreams.js";
 import { LABORATORY, simulatedLaboratory, type LaboratoryOptions } from "./standIns/laboratory.js";
 import { PLUG, simulatedPlug, type PlugOptions } from "./standIns/plug.js";
+import { simulatedSupplier, SUPPLIER, type SupplierOptions } from "./standIns/supplier.js";
 
 /** How the server is set up. */
 export interface ServerOptions {
@@ -17,6 +18,8 @@ export interface ServerOptions {
   readonly plug?: Partial<PlugOptions>;
   /** How the simulated laboratory differs from the usual one. */
   readonly laboratory?: Partial<LaboratoryOptions>;
+  /** How the simulated supplier differs from the usual one. */
+  readonly supplier?: Partial<SupplierOptions>;
 }
 
 /** Nothing but what the application itself ships: no inline script or style, nothing from elsewhere. */
@@ -82,7 +85,7 @@ function answerFailure(
 
 /** The server: the built application and the simulated stand-ins for devices and services. Throws where the application is not built. */
 export function createApp(
-  { webFolder, opensDemonstration, plug, laboratory }: ServerOptions,
+  { webFolder, opensDemonstration, plug, laboratory, supplier }: ServerOptions,
   streams = new EventStreams(),
 ): Express {
   const page = resolve(webFolder, "index.html");
@@ -93,6 +96,7 @@ export function createApp(
   app.use(simulatedPlug(streams, { ...PLUG, ...plug }));
   app.use(compression());
   app.use(simulatedLaboratory({ ...LABORATORY, ...laboratory }));
+  app.use(simulatedSupplier({ ...SUPPLIER, ...supplier }));
   app.get("/health", (_request, response) => {
     response.set("Cache-Control", "no-store").json({ status: "well" });
   });

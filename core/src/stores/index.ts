@@ -28,8 +28,10 @@ export {
   receiveOrder,
 } from "./orderCommands.js";
 export { isOpenOrder, type LineStanding, orderStanding } from "./orders.js";
+export { plannedDrains } from "./plannedDrains.js";
 export { plainAmount, priceOfPart, priceOfProduct, type PriceOfOne } from "./price.js";
 export { inTheEnd, type OwnLine, type OwnWork, ownWork, quoteTotal } from "./quote.js";
+export { type ShelfItem, shelfList, stockFigure, stockTable, stockWord } from "./shelfList.js";
 export {
   type ShoppingLine,
   type ShoppingList,

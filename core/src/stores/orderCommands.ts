@@ -11,7 +11,7 @@ import type { StockMove } from "../book/records/stockMove.js";
 import type { SharedSlice } from "../book/slice/slice.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { isAbove, isSame } from "../sums/nearly.js";
-import { catalogueOf, itemKey, itemNamed, unitOfItem, type StoreItem } from "./item.js";
+import { catalogueOf, itemNamed, unitOfItem, type StoreItem } from "./item.js";
 import { amountOfLine, orderStanding, type OrderLine } from "./orders.js";
 import { plainAmount } from "./price.js";
 import { stockMoveOf } from "./stockCommands.js";
@@ -27,6 +27,8 @@ export type OrderIssue =
   /** More than is still to come of a line. */
   | { readonly code: "too-many"; readonly line: number }
   | { readonly code: "reason-missing"; readonly line: number }
+  /** Only a part comes under another number. */
+  | { readonly code: "no-other-product"; readonly line: number }
   /** How much is in the pack that came is not known. */
   | { readonly code: "pack-missing"; readonly line: number };
 
@@ -65,8 +67,8 @@ export interface CameOf {
   readonly count: number;
   /** Of one. */
   readonly price: number | null;
-  /** What came in its place: its line is closed with a word, whatever else was to come of it. */
-  readonly instead: { readonly item: StoreItem; readonly number: string } | null;
+  /** The number that came in its place; null where it came as ordered. Its line is closed with a word, whatever else was to come of it. */
+  readonly instead: string | null;
 }
 
 type ReceiveSlice = SharedSlice<"orders" | "parts" | "products">;
@@ -88,11 +90,98 @@ function wrongWith(
 }
 
 /** The line as it came: what of it, how many, at which price. */
-function lineThatCame(ordered: OrderLine, { count, price, instead }: CameOf): OrderLine {
+function lineThatCame(
+  ordered: OrderLine,
+  { count, price, instead }: CameOf,
+  item: StoreItem | null,
+): OrderLine {
   const { closed: _closed, part: _part, product: _product, number: _number, ...rest } = ordered;
-  const item = instead?.item ?? itemNamed(ordered) ?? {};
-  const number = instead === null ? {} : { number: instead.number };
+  const number = instead === null ? {} : { number: instead };
   return { ...rest, ...item, ...number, count, ...(price === null ? {} : { price }) } as OrderLine;
+}
+
+const isSameNumber = (one: string, other: string): boolean =>
+  one.trim().toLowerCase() === other.trim().toLowerCase();
+
+/** Parts as they stand while an order is taken in: what came under a number that the book knows no part of is written down as one. */
+class Parts {
+  private readonly changes = new Map<string, RecordChange<"parts">>();
+
+  constructor(
+    private readonly held: readonly Part[],
+    private readonly context: CommandContext,
+  ) {}
+
+  all(): Part[] {
+    const known = new Set(this.held.map(({ id }) => id));
+    const made = [...this.changes.values()].flatMap(({ after }) => after ?? []);
+    return [
+      ...this.held.map((part) => this.changes.get(part.id)?.after ?? part),
+      ...made.filter(({ id }) => !known.has(id)),
+    ];
+  }
+
+  find(id: string): Part | undefined {
+    return this.all().find((part) => part.id === id);
+  }
+
+  put(after: Part): void {
+    const before = this.held.find(({ id }) => id === after.id) ?? null;
+    this.changes.set(after.id, { section: "parts", id: after.id, before, after });
+  }
+
+  /** The part of a number that came in the place of another: it is like that one, which it takes the place of from now on. */
+  of(number: string, old: Part): Part {
+    const known = this.all().find((part) => isSameNumber(part.number, number));
+    if (known !== undefined) return known;
+    const { revision: _, ...rest } = old;
+    const id = this.context.newId() as Part["id"];
+    const fresh = { ...rest, id, number: number.trim(), supersededBy: null, prices: [] };
+    this.put(fresh);
+    this.put({ ...old, supersededBy: number.trim(), least: null });
+    return fresh;
+  }
+
+  list(): readonly RecordChange[] {
+    return [...this.changes.values()];
+  }
+}
+
+/** What came of the lines of an order, as lines and as moves to the shelf. */
+interface TakenIn {
+  readonly lines: OrderLine[];
+  readonly moves: readonly StockMove[];
+}
+
+function takenIn(
+  order: Order,
+  on: string,
+  came: readonly CameOf[],
+  parts: Parts,
+  { products }: Pick<ReceiveSlice, "products">,
+  context: CommandContext,
+): TakenIn | OrderIssue {
+  const lines: OrderLine[] = [];
+  const moves: StockMove[] = [];
+  for (const one of came) {
+    const ordered = order.lines[one.line] as OrderLine;
+    const old = ordered.part ? parts.find(ordered.part) : undefined;
+    if (one.instead !== null && old === undefined) {
+      return { code: "no-other-product", line: one.line };
+    }
+    const named = itemNamed(ordered);
+    const item =
+      one.instead === null || old === undefined ? named : { part: parts.of(one.instead, old).id };
+    const line = lineThatCame(ordered, one, item);
+    const catalogue = catalogueOf({ parts: parts.all(), products });
+    const amount = amountOfLine(line, one.count, catalogue);
+    if (amount === null || item === null) return { code: "pack-missing", line: one.line };
+    const price = one.price === null ? {} : { price: one.price * one.count };
+    const told = { item, amount, unit: unitOfItem(item, catalogue), why: "bought" as const };
+    moves.push(stockMoveOf({ ...told, ...price, date: on, source: order.source }, context));
+    lines.push(line);
+  }
+  return { lines, moves };
 }
 
 /**
@@ -111,32 +200,21 @@ export function receiveOrder(
   if (order === undefined) return failure([{ code: "order-missing" }]);
   const wrong = wrongWith(order, came, on, context);
   if (wrong !== null) return failure([wrong]);
-  const catalogue = catalogueOf(slice);
-  const moves: StockMove[] = [];
-  const lines: OrderLine[] = [];
-  for (const one of came) {
-    const line = lineThatCame(order.lines[one.line] as OrderLine, one);
-    const amount = amountOfLine(line, one.count, catalogue);
-    const item = itemNamed(line);
-    if (amount === null || item === null) {
-      return failure([{ code: "pack-missing", line: one.line }]);
-    }
-    const price = one.price === null ? {} : { price: one.price * one.count };
-    const told = { item, amount, unit: unitOfItem(item, catalogue), why: "bought" as const };
-    moves.push(stockMoveOf({ ...told, ...price, date: on, source: order.source }, context));
-    lines.push(line);
-  }
+  const parts = new Parts(slice.parts, context);
+  const taken = takenIn(order, on, came, parts, slice, context);
+  if (!("moves" in taken)) return failure([taken]);
+  const { lines, moves } = taken;
   const after: Order = {
     ...order,
     lines: order.lines.map((line, at) => {
       const other = came.find((one) => one.line === at && one.instead !== null)?.instead ?? null;
-      return other === null ? line : { ...line, closed: `${other.number} came instead` };
+      return other === null ? line : { ...line, closed: `${other} came instead` };
     }),
     received: [...(order.received ?? []), { on, lines }],
   };
-  const prices = priceChanges(lines, order.source, on, slice);
+  const priced = priceChanges(lines, order.source, on, parts, slice.products);
   const bought = moves.map((move) => put("stockMoves", move));
-  return keptOrder("receive-order", after, order, [...bought, ...prices]);
+  return keptOrder("receive-order", after, order, [...bought, ...parts.list(), ...priced]);
 }
 
 /** A price from a day on, beside those before; none where the source asked the same already. */
@@ -152,32 +230,26 @@ function withPrice(
   return [...known, { source, price, on }];
 }
 
-/** The receipt's prices as prices of their source from a day on, by part and by pack of a product. */
+/** The receipt's prices as prices of their source from a day on: those of parts are put to the parts, those of products answered. */
 function priceChanges(
   lines: readonly OrderLine[],
   source: string,
   on: string,
-  { parts, products }: Pick<ReceiveSlice, "parts" | "products">,
+  parts: Parts,
+  products: readonly Product[],
 ): RecordChange[] {
-  const changed = new Map<string, RecordChange>();
+  const changed = new Map<string, RecordChange<"products">>();
   for (const line of lines) {
-    const item = itemNamed(line);
     const { price } = line;
-    if (item === null || price === null || price === undefined) continue;
-    const key = itemKey(item);
-    if ("part" in item) {
-      const before = parts.find(({ id }) => id === item.part) ?? null;
-      const now = (changed.get(key)?.after as Part | undefined) ?? before;
-      const prices = now && withPrice(now.prices, source, price * (now.pack ?? 1), on);
-      if (now && prices) {
-        changed.set(key, { section: "parts", id: now.id, before, after: { ...now, prices } });
-      }
-      continue;
-    }
-    const before = products.find(({ id }) => id === item.product) ?? null;
-    const now = (changed.get(key)?.after as Product | undefined) ?? before;
-    const after = now && withPackPrice(now, line, price, source, on);
-    if (after) changed.set(key, { section: "products", id: after.id, before, after });
+    if (price === null || price === undefined) continue;
+    const part = line.part ? parts.find(line.part) : undefined;
+    const prices = part && withPrice(part.prices, source, price * (part.pack ?? 1), on);
+    if (part && prices) parts.put({ ...part, prices });
+    const before = products.find(({ id }) => id === line.product);
+    if (before === undefined) continue;
+    const now = changed.get(before.id)?.after ?? before;
+    const after = withPackPrice(now, line, price, source, on);
+    if (after) changed.set(after.id, { section: "products", id: after.id, before, after });
   }
   return [...changed.values()];
 }

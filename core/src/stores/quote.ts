@@ -4,15 +4,12 @@ import type { Task } from "../book/records/task.js";
 import type { Quote, Visit } from "../book/records/visit.js";
 import type { Container } from "../book/records/waste.js";
 import { addedCost, entryCost, NO_COST, wholeCost } from "../ledger/entryCost.js";
-import { plannedWork } from "../ledger/plannedWork.js";
-import { valueIn, type Quantity } from "../quantity/quantity.js";
-import { dimensionOf } from "../quantity/unit.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { catalogueOf, type StoreItem } from "./item.js";
 import { needsOfVisit, type NeedGap, type NeedsFrom } from "./needs.js";
 import { priceOfPart, priceOfProduct } from "./price.js";
 import { usualRate } from "./taskNeeds.js";
-import { wasteKindOf } from "./wasteOn.js";
+import { plannedDrains } from "./plannedDrains.js";
 
 /** A line of one's own work. */
 export interface OwnLine {
@@ -149,27 +146,18 @@ function workLines(
   });
 }
 
-const litresOf = (quantity: Quantity | null): number | null =>
-  quantity !== null && dimensionOf(quantity.unit) === "volume" ? valueIn(quantity, "L") : null;
-
-/** What is drained is about what goes in, and is handed in at the fee of the container it goes into. */
+/** What is drained for a task is about what goes in. */
 function wasteLines(
   { tasks: ids }: Pick<Visit, "tasks">,
   own: readonly Task[],
   from: QuoteFrom,
 ): Drafted[] {
   const tasks = own.filter(({ id }) => ids.includes(id));
-  const litres = new Map<ReturnType<typeof wasteKindOf>, number>();
-  for (const { fluid, amount } of plannedWork(tasks, from).fluids) {
-    const kind = wasteKindOf(fluid.kind);
-    litres.set(kind, (litres.get(kind) ?? 0) + (litresOf(amount) ?? 0));
-  }
-  return [...litres].flatMap(([kind, amount]): Drafted[] => {
-    if (amount === 0) return [];
+  return [...plannedDrains(tasks, from.plate.fluids)].map(([kind, amount]): Drafted => {
     const container = from.containers.find((one) => one.kind === kind && one.inUse === true);
     const fee = container?.fee ?? null;
     const cost = fee === null ? null : fee * amount;
-    return [{ kind: "waste", what: kind, item: null, amount, cost, called: kind }];
+    return { kind: "waste", what: kind, item: null, amount, cost, called: kind };
   });
 }
 

@@ -13,7 +13,7 @@ const FactsPage = lazy(again(() => import("../places/yard/facts/FactsPage.js")))
 const MetersPage = lazy(again(() => import("../places/yard/meters/MetersPage.js")));
 const PlanRoutes = lazy(again(() => import("../places/yard/plan/PlanRoutes.js")));
 const PartsPage = lazy(again(() => import("../places/yard/parts/PartsPage.js")));
-const Stores = lazy(again(() => import("../places/stores/Stores.js")));
+const StoresRoutes = lazy(again(() => import("../places/stores/StoresRoutes.js")));
 const BenchPage = lazy(again(() => import("../places/bench/BenchPage.js")));
 const StartPage = lazy(again(() => import("../places/bench/StartPage.js")));
 const JobPage = lazy(again(() => import("../places/bench/JobPage.js")));
@@ -70,7 +70,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/bench/:machineId/:jobId/card" element={<ChangeCardPage />} />
       <Route path="/bench/:machineId/:jobId/tag" element={<TagPage />} />
       <Route path="/rounds/*" element={<RoundsRoutes />} />
-      <Route path="/stores" element={<Stores />} />
+      <Route path="/stores/*" element={<StoresRoutes />} />
       <Route path="/workshop" element={<Workshop />} />
       <Route path="/ledger" element={<Ledger />} />
       <Route path="/ledger/costs" element={<LedgerCosts />} />

@@ -33,7 +33,7 @@ import { CloseForm } from "./shared/findings/CloseFinding.js";
 import SystemPage from "./rounds/samples/SystemPage.js";
 import TakeSample from "./rounds/samples/TakeSample.js";
 import ChecklistPage from "./rounds/checklists/ChecklistPage.js";
-import Stores from "./stores/Stores.js";
+import CataloguePage from "./stores/catalogue/CataloguePage.js";
 import Workshop from "./workshop/Workshop.js";
 import CorrectRecord from "./yard/CorrectRecord.js";
 import MetersPage from "./yard/meters/MetersPage.js";
@@ -105,7 +105,11 @@ const PLATE = {
   address: "/yard/m-bus/plate",
 };
 const WORKSHOP = { screen: <Workshop />, path: "/workshop", address: "/workshop" };
-const STORES = { screen: <Stores />, path: "/stores", address: "/stores" };
+const STORES = {
+  screen: <CataloguePage />,
+  path: "/stores/numbers",
+  address: "/stores/numbers",
+};
 const NOTED = { other: { note: "Said elsewhere" }, shown: ["Note", "Said elsewhere"] } as const;
 
 const METERS = {

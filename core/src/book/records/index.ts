@@ -99,6 +99,6 @@ export {
 } from "./specification.js";
 export type { StockMove } from "./stockMove.js";
 export { OUTSIDE_REASONS, type Task, type TaskUse } from "./task.js";
-export type { Container, WasteMove } from "./waste.js";
-export type { Visit } from "./visit.js";
+export { type Container, WASTE_KINDS, type WasteKind, type WasteMove } from "./waste.js";
+export type { Quote, Visit } from "./visit.js";
 export type { Bay, Person, Place } from "./workshop.js";

@@ -14,6 +14,7 @@ export {
   type NewVisit,
   noteVisit,
   pinVisit,
+  quoteVisit,
   splitVisit,
   VISIT_NEEDS,
   type VisitContext,

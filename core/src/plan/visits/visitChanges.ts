@@ -3,7 +3,7 @@ import type { Change, RecordChange } from "../../book/change/change.js";
 import type { ChangedElsewhere, CommandContext, CommandResult } from "../../book/change/command.js";
 import { failure, success } from "../../book/change/result.js";
 import type { MachineId, TaskId, VisitId } from "../../book/records/ids.js";
-import type { Visit } from "../../book/records/visit.js";
+import type { Quote, Visit } from "../../book/records/visit.js";
 import type { Slice } from "../../book/slice/slice.js";
 import { formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 import type { Turn } from "./turn.js";
@@ -128,6 +128,15 @@ export function pinVisit(
 /** Says something of a visit; empty for nothing. Refused: one that was changed since it was `seen`. */
 export function noteVisit(slice: VisitSlice, seen: Visit, note: string): CommandResult<VisitIssue> {
   return changed(slice, seen, "note-visit", { ...seen, note: note.trim() || null });
+}
+
+/** Writes down what a workshop asks for the work of a visit; null takes it out again. Refused: one that was changed since it was `seen`. */
+export function quoteVisit(
+  slice: VisitSlice,
+  seen: Visit,
+  quote: Quote | null,
+): CommandResult<VisitIssue> {
+  return changed(slice, seen, "quote-visit", { ...seen, quote });
 }
 
 /** A visit with some tasks only, in their order, and the turns that are meant of these. */

@@ -35,7 +35,7 @@ export function Find({ commands }: { readonly commands: readonly NamedCommand[] 
 
 /** Where something that was found is looked at. */
 function addressOf({ kind, id, machine, title }: Found): string {
-  if (machine === null) return `/stores?words=${encodeURIComponent(title)}`;
+  if (machine === null) return `/stores/numbers?words=${encodeURIComponent(title)}`;
   const page = `/yard/${encodeURIComponent(machine)}`;
   if (kind === "finding") return findingPath(id);
   if (kind === "point") return `${page}/plate`;

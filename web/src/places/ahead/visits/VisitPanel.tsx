@@ -1,4 +1,4 @@
-import { isPastHardEnd, type TaskId, type TurnShare } from "@yonderfell/core";
+import { isPastHardEnd, type TaskId, type TurnShare, type Visit } from "@yonderfell/core";
 import {
   Check,
   ClipboardCheck,
@@ -6,6 +6,7 @@ import {
   Pin,
   PinOff,
   Plus,
+  Scale,
   Split,
   Wrench,
   X,
@@ -85,6 +86,7 @@ export function VisitPanel(props: VisitPanelProps): ReactElement {
 
 /** The ways on from a visit: to the Bench, to a round, to the log. */
 function WaysOn({ visit }: { readonly visit: ListedVisit }): ReactElement {
+  const { planned } = visit;
   return (
     <>
       <Link to={benchPath(visit)} className={QUIET_BUTTON}>
@@ -99,9 +101,19 @@ function WaysOn({ visit }: { readonly visit: ListedVisit }): ReactElement {
         <NotebookPen size={18} aria-hidden="true" />
         Log it
       </Link>
+      {planned.visit !== null && (
+        <Link to={quotePath(planned.visit)} className={QUIET_BUTTON}>
+          <Scale size={18} aria-hidden="true" />
+          Beside a quote
+        </Link>
+      )}
     </>
   );
 }
+
+/** Where a visit of the book stands beside a quote. */
+const quotePath = ({ machine, id }: Visit): string =>
+  `/stores/quote/${encodeURIComponent(machine)}/${encodeURIComponent(id)}`;
 
 /** Where the work of a visit is begun as a job, all of its tasks chosen. */
 function benchPath({ of, turns, planned }: ListedVisit): string {

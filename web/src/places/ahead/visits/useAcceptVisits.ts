@@ -1,6 +1,6 @@
 import { acceptVisits, VISIT_NEEDS, type MachineId, type NewVisit } from "@yonderfell/core";
 import { useCommands } from "../../../session/useCommands.js";
-import { visitIssueWords } from "./visitIssueWords.js";
+import { visitIssueWords } from "../../../words/visitIssueWords.js";
 
 /** Where visits are put: the machine, and the number of the last record of its log as it is seen. */
 export interface VisitsOf {

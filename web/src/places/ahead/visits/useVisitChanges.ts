@@ -24,7 +24,7 @@ import {
   type OnMachine,
   type Slices,
 } from "./visitCommands.js";
-import { visitIssueWords } from "./visitIssueWords.js";
+import { visitIssueWords } from "../../../words/visitIssueWords.js";
 import type { ListedVisit } from "./visitModel.js";
 
 /** What can be done with a visit; each answers whether it is saved. What is only proposed is accepted with it. */

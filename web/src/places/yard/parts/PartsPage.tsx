@@ -34,7 +34,7 @@ function Parts({ machine }: { readonly machine: BoardMachine }): ReactElement | 
         <h2 id="takes" className="mr-auto text-large font-bold">
           Parts it takes
         </h2>
-        <Link to="/stores" className={QUIET_BUTTON}>
+        <Link to="/stores/numbers" className={QUIET_BUTTON}>
           All parts
         </Link>
         <button type="button" className={QUIET_BUTTON} onClick={() => setEditing(null)}>

@@ -7,10 +7,10 @@ import type {
   Product,
   ProductId,
 } from "@yonderfell/core";
-import { newId } from "../../data/newId.js";
-import { isEmpty, listTyped, orNull } from "../../form/typed.js";
-import { readQuantity, type QuantityWanted } from "../../ui/readQuantity.js";
-import { asTyped } from "../../words/quantityWords.js";
+import { newId } from "../../../data/newId.js";
+import { isEmpty, listTyped, orNull } from "../../../form/typed.js";
+import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
+import { asTyped } from "../../../words/quantityWords.js";
 import { priceProblems, priceRows, pricesOf, type PriceRow } from "./PriceFields.js";
 
 /** What is meant by a pack typed without a unit. */

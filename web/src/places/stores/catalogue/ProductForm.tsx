@@ -6,18 +6,18 @@ import {
   type Product,
 } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { RecordDialog } from "../../form/RecordDialog.js";
-import { RowsField } from "../../form/RowsField.js";
-import { useForm } from "../../form/useForm.js";
-import type { Field } from "../../ui/field.js";
+import { RecordDialog } from "../../../form/RecordDialog.js";
+import { RowsField } from "../../../form/RowsField.js";
+import { useForm } from "../../../form/useForm.js";
+import type { Field } from "../../../ui/field.js";
 import {
   choicesOfWords,
   choicesOrNone,
   NoteField,
   SelectField,
   TextField,
-} from "../../ui/fields.js";
-import { QuantityField } from "../../ui/QuantityField.js";
+} from "../../../ui/fields.js";
+import { QuantityField } from "../../../ui/QuantityField.js";
 import { PriceFields } from "./PriceFields.js";
 import { modelOfProduct, PACK, productOf, productProblems, type PackRow } from "./productModel.js";
 import { PRODUCT_LABELS, productProblemWords } from "./storesWords.js";

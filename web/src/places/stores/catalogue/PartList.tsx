@@ -1,9 +1,9 @@
 import type { Part } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { LongList } from "../../ui/LongList.js";
-import { counted } from "../../words/format.js";
-import { cheapestFirst, priceWords } from "../../words/partWords.js";
-import { useCurrency } from "../shared/currency/useCurrency.js";
+import { LongList } from "../../../ui/LongList.js";
+import { counted } from "../../../words/format.js";
+import { cheapestFirst, priceWords } from "../../../words/partWords.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 
 const keyOf = (part: Part): string => part.id;
 const heightOf = (): number => 62;

@@ -1,10 +1,10 @@
-import { Terms } from "../../ui/Term.js";
+import { Terms } from "../../../ui/Term.js";
 import type { Product } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { cheapestFirst, priceWords } from "../../words/partWords.js";
-import { productWords } from "../../words/plateWords.js";
-import { quantityWords } from "../../words/quantityWords.js";
-import { useCurrency } from "../shared/currency/useCurrency.js";
+import { cheapestFirst, priceWords } from "../../../words/partWords.js";
+import { productWords } from "../../../words/plateWords.js";
+import { quantityWords } from "../../../words/quantityWords.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
 
 /** The fluids of the book as they are bought. */
 export function ProductList({

@@ -3,11 +3,11 @@ import { useLiveQuery } from "dexie-react-hooks";
 import { Plus } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
 import { useSearchParams } from "react-router";
-import { useBook } from "../../session/openBook.js";
-import { asItStands } from "../../form/typed.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
-import { TextField } from "../../ui/fields.js";
-import { Page } from "../../ui/Page.js";
+import { useBook } from "../../../session/openBook.js";
+import { asItStands } from "../../../form/typed.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { TextField } from "../../../ui/fields.js";
+import { StoresFrame } from "../StoresFrame.js";
 import { PartForm } from "./PartForm.js";
 import { PartList } from "./PartList.js";
 import { ProductForm } from "./ProductForm.js";
@@ -25,7 +25,7 @@ const fits = (words: string, ...texts: readonly unknown[]): boolean => {
 };
 
 /** Parts by number and fluids by what they claim: what the machines take, and what it costs. */
-export default function Stores(): ReactElement | null {
+export default function CataloguePage(): ReactElement | null {
   const { storage } = useBook();
   const asked = useSearchParams()[0].get("words") ?? "";
   const [words, setWords] = useState(asked);
@@ -48,8 +48,8 @@ export default function Stores(): ReactElement | null {
     fits(wanted, one.name, one.kind, one.grade, one.claims),
   );
   return (
-    <Page
-      title="Stores"
+    <StoresFrame
+      title="Numbers and prices"
       aside={
         <div className="flex flex-wrap gap-3">
           <button type="button" className={QUIET_BUTTON} onClick={() => setProduct(null)}>
@@ -77,6 +77,6 @@ export default function Stores(): ReactElement | null {
           onClose={() => setProduct(undefined)}
         />
       )}
-    </Page>
+    </StoresFrame>
   );
 }

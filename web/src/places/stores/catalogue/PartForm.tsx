@@ -1,8 +1,8 @@
 import type { Part } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { RecordDialog } from "../../form/RecordDialog.js";
-import { useForm } from "../../form/useForm.js";
-import { NoteField, TextField } from "../../ui/fields.js";
+import { RecordDialog } from "../../../form/RecordDialog.js";
+import { useForm } from "../../../form/useForm.js";
+import { NoteField, TextField } from "../../../ui/fields.js";
 import { PriceFields } from "./PriceFields.js";
 import { modelOfPart, partOf, partProblems } from "./partModel.js";
 import { PART_KINDS, PART_LABELS, partProblemWords } from "./storesWords.js";

@@ -1,6 +1,6 @@
 import type { Part, PartId } from "@yonderfell/core";
-import { newId } from "../../data/newId.js";
-import { isEmpty, listTyped, orNull } from "../../form/typed.js";
+import { newId } from "../../../data/newId.js";
+import { isEmpty, listTyped, orNull } from "../../../form/typed.js";
 import { priceProblems, priceRows, pricesOf, type PriceRow } from "./PriceFields.js";
 
 /** A part as it stands in the form. */

@@ -1,11 +1,11 @@
-import { AskCurrency } from "../shared/currency/AskCurrency.js";
+import { AskCurrency } from "../../shared/currency/AskCurrency.js";
 import type { Price } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { RowsField } from "../../form/RowsField.js";
-import { isEmpty } from "../../form/typed.js";
-import { TextField } from "../../ui/fields.js";
-import type { Field } from "../../ui/field.js";
-import { typedFigure, typedNumber } from "../../words/writing.js";
+import { RowsField } from "../../../form/RowsField.js";
+import { isEmpty } from "../../../form/typed.js";
+import { TextField } from "../../../ui/fields.js";
+import type { Field } from "../../../ui/field.js";
+import { typedFigure, typedNumber } from "../../../words/writing.js";
 
 /** A price as it stands in a form. */
 export interface PriceRow {

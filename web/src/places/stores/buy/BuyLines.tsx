@@ -1,0 +1,121 @@
+import type { ShoppingLine } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { shortDate } from "../../../words/format.js";
+import { itemAmount } from "../stockWords.js";
+import {
+  biggerWords,
+  buyingWords,
+  costWords,
+  forWords,
+  keyOfLine,
+  numberWords,
+  sourcesOf,
+  thereWords,
+  type BuyWords,
+} from "./buyModel.js";
+
+/** So many jobs of a line are listed at once; the rest on a press. */
+const FIRST_JOBS = 3;
+
+/** The lines of a shopping list: by when, what, in which packs, what it costs, and what for. */
+export function BuyLines({
+  lines,
+  words,
+}: {
+  readonly lines: readonly ShoppingLine[];
+  readonly words: BuyWords;
+}): ReactElement {
+  return (
+    <ul className="max-w-5xl">
+      {lines.map((line) => (
+        <BuyLine key={keyOfLine(line)} line={line} words={words} />
+      ))}
+    </ul>
+  );
+}
+
+function BuyLine({
+  line,
+  words,
+}: {
+  readonly line: ShoppingLine;
+  readonly words: BuyWords;
+}): ReactElement {
+  const { by, short, unit, buying } = line;
+  const superseded = numberWords(line, words);
+  const bigger = biggerWords(line, words);
+  const isToBuy = short > 0;
+  return (
+    <li className="grid break-inside-avoid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2 max-sm:grid-cols-[auto_1fr] sm:grid-cols-[1.5rem_5.5rem_9rem_1fr_8rem] print:grid-cols-[1.2rem_4.5rem_7rem_1fr_6.5rem] print:gap-x-3">
+      <span
+        aria-hidden="true"
+        className="mt-0.5 size-5 border-2 border-rule print:border-ink"
+        hidden={!isToBuy}
+      />
+      <span className={`tabular-nums ${isToBuy ? "" : "col-start-2"}`}>
+        {!isToBuy ? (
+          <span className="text-quiet">covered</span>
+        ) : by === null ? (
+          <span className="text-quiet">no day</span>
+        ) : (
+          <>
+            <span className="text-quiet">by </span>
+            <strong>{shortDate(by, words.today)}</strong>
+          </>
+        )}
+      </span>
+      <strong className="text-large leading-tight tabular-nums max-sm:col-start-2">
+        {isToBuy ? buyingWords(line) : itemAmount(line.needed + line.least, unit)}
+      </strong>
+      <div className="max-sm:col-start-2">
+        <span className="font-semibold">{words.nameOf(line.item)}</span>
+        {superseded !== "" && <strong className="block text-soon-text">{superseded}</strong>}
+        <span
+          className={`block text-fine ${line.disagrees ? "font-semibold text-overdue" : "text-quiet"}`}
+        >
+          {thereWords(line)}
+          {buying !== null &&
+            buying.left > 0.0005 &&
+            `; ${itemAmount(buying.left, unit)} left over`}
+        </span>
+        <Jobs jobs={forWords(line, words)} />
+        {bigger !== "" && <span className="block text-fine text-clear">{bigger}</span>}
+      </div>
+      <div className="text-right tabular-nums max-sm:col-start-2 max-sm:text-left">
+        {isToBuy && (
+          <>
+            <span className={buying?.cost === null ? "font-semibold text-due" : "font-bold"}>
+              {costWords(line, words)}
+            </span>
+            <span className="block text-fine text-quiet">{sourcesOf(line).join(", ")}</span>
+          </>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function Jobs({ jobs }: { readonly jobs: readonly string[] }): ReactElement {
+  const first = jobs.slice(0, FIRST_JOBS);
+  const rest = jobs.slice(FIRST_JOBS);
+  return (
+    <div className="text-fine text-quiet">
+      {first.map((job, at) => (
+        <span key={at} className="block">
+          {job}
+        </span>
+      ))}
+      {rest.length > 0 && (
+        <details className="print:hidden">
+          <summary className="cursor-pointer text-clear">and {rest.length} more</summary>
+          {rest.map((job, at) => (
+            <span key={at} className="block">
+              {job}
+            </span>
+          ))}
+        </details>
+      )}
+      {rest.length > 0 && <span className="hidden print:block">{rest.join("; ")}</span>}
+    </div>
+  );
+}

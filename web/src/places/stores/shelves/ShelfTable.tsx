@@ -1,0 +1,126 @@
+import { dayOf, stockWord, type DayNumber, type ShelfItem } from "@yonderfell/core";
+import type { ReactElement } from "react";
+import { fullDate, shortDate } from "../../../words/format.js";
+import { money } from "../../../words/money.js";
+import { itemAmount } from "../stockWords.js";
+import { ShelfBar } from "./ShelfBar.js";
+import { keyOfShelfItem } from "./shelfModel.js";
+
+const CELL = "border-t border-hairline py-2 pr-4 align-top";
+const HEAD = "pr-4 pb-1 text-left text-fine font-semibold text-quiet";
+
+/** The items of shelves as a table; on a narrow screen an item is a block of its own. */
+export function ShelfTable({
+  items,
+  today,
+  currency,
+  onMove,
+}: {
+  readonly items: readonly ShelfItem[];
+  readonly today: DayNumber;
+  readonly currency: string;
+  readonly onMove: (item: ShelfItem) => void;
+}): ReactElement {
+  return (
+    <table className="w-full max-sm:block">
+      <thead className="max-sm:sr-only">
+        <tr>
+          <th scope="col" className={HEAD}>
+            Item
+          </th>
+          <th scope="col" className={HEAD}>
+            Shelf
+          </th>
+          <th scope="col" className={`${HEAD} text-right`}>
+            On hand
+          </th>
+          <th scope="col" className={`${HEAD} print:hidden`}>
+            <span className="sr-only">Drawn</span>
+          </th>
+          <th scope="col" className={HEAD}>
+            Counted
+          </th>
+          <th scope="col" className={HEAD}>
+            Last moved
+          </th>
+          <th scope="col" className={`${HEAD} text-right`}>
+            Worth
+          </th>
+          <th scope="col" className={`${HEAD} print:hidden`}>
+            <span className="sr-only">Write down</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody className="max-sm:block">
+        {items.map((one) => (
+          <ShelfRow
+            key={keyOfShelfItem(one)}
+            one={one}
+            today={today}
+            currency={currency}
+            onMove={onMove}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function ShelfRow({
+  one,
+  today,
+  currency,
+  onMove,
+}: {
+  readonly one: ShelfItem;
+  readonly today: DayNumber;
+  readonly currency: string;
+  readonly onMove: (item: ShelfItem) => void;
+}): ReactElement {
+  const { stock, number, name, shelves, moved, isStill, worth } = one;
+  const { onHand, unit, least, counted } = stock;
+  const word = stockWord(stock);
+  return (
+    <tr className="max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:border-t max-sm:border-hairline max-sm:py-2 max-sm:[&>td]:border-t-0 max-sm:[&>td]:py-0.5">
+      <td className={CELL}>
+        {number !== "" && <span className="mr-2 font-mono font-bold">{number}</span>}
+        <span className="font-medium">{name}</span>
+        {word !== "" && (
+          <strong className={`block text-fine ${onHand < 0 ? "text-overdue" : "text-due"}`}>
+            {onHand < 0 ? `${word}: count it` : `below its least, ${itemAmount(least ?? 0, unit)}`}
+          </strong>
+        )}
+      </td>
+      <td className={`${CELL} text-quiet max-sm:order-3`}>
+        <span className="sm:hidden">shelf </span>
+        {shelves.length === 0 ? "not said" : shelves.join(", ")}
+      </td>
+      <td className={`${CELL} text-right text-large font-bold tabular-nums`}>
+        {itemAmount(onHand, unit)}
+      </td>
+      <td className={`${CELL} max-sm:hidden print:hidden`}>
+        <ShelfBar stock={stock} />
+      </td>
+      <td className={`${CELL} max-sm:hidden`}>
+        {counted === null ? <span className="text-quiet">never</span> : fullDate(dayOf(counted))}
+      </td>
+      <td className={`${CELL} max-sm:hidden`}>
+        {moved === null ? <span className="text-quiet">never</span> : shortDate(moved, today)}
+        {isStill && <span className="block text-fine text-soon-text">a year or more ago</span>}
+      </td>
+      <td className={`${CELL} text-right tabular-nums max-sm:hidden`}>
+        {worth === null ? <span className="text-quiet">no price</span> : money(worth, currency)}
+      </td>
+      <td className={`${CELL} text-right max-sm:order-4 print:hidden`}>
+        <button
+          type="button"
+          aria-label={`Write down what came or went of ${number} ${name}`}
+          className="min-h-9 text-clear hover:underline"
+          onClick={() => onMove(one)}
+        >
+          Came or went
+        </button>
+      </td>
+    </tr>
+  );
+}

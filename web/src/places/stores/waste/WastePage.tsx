@@ -1,0 +1,214 @@
+import {
+  currentRecords,
+  dayOf,
+  type ContainerStanding,
+  type WasteMove,
+  shareOfContainer,
+} from "@yonderfell/core";
+import { FileText, Plus } from "lucide-react";
+import { useState, type ReactElement } from "react";
+import { Link } from "react-router";
+import { useLiveOf } from "../../../data/useLiveOf.js";
+import { useBook } from "../../../session/openBook.js";
+import { useAppSelector } from "../../../session/store.js";
+import { useShelves } from "../../../session/useShelves.js";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { fullDate, shortDate } from "../../../words/format.js";
+import { quantityWords } from "../../../words/quantityWords.js";
+import { StoresFrame } from "../StoresFrame.js";
+import { ContainerBar } from "./ContainerBar.js";
+import { ContainerDialog } from "./ContainerDialog.js";
+import { useDrainsAhead, type DrainAhead } from "./useDrainsAhead.js";
+import { WasteDialog } from "./WasteDialog.js";
+import { KIND_CAUTIONS, wasteAmount } from "./wasteWords.js";
+import { stockWords } from "../stockWords.js";
+
+type Doing =
+  | { readonly held: ContainerStanding; readonly why: WasteMove["why"] | "change" }
+  | null
+  | undefined;
+
+/** What waits to be handed in, container by container, and whether the next drains still fit. */
+export default function WastePage(): ReactElement {
+  const { shelves, failure } = useShelves();
+  const [doing, setDoing] = useState<Doing>();
+  const drains = useDrainsAhead();
+  const close = (): void => setDoing(undefined);
+  const kinds = new Set((shelves?.held ?? []).map(({ container }) => container.kind));
+  const homeless = (shelves?.waste ?? []).filter(({ kind }) => !kinds.has(kind));
+  return (
+    <StoresFrame
+      title="Waste"
+      aside={
+        <div className="flex flex-wrap gap-3">
+          <Link to="/stores/waste/year" className={QUIET_BUTTON}>
+            <FileText size={18} aria-hidden="true" />
+            The year’s sheet
+          </Link>
+          <button type="button" className={PRIMARY_BUTTON} onClick={() => setDoing(null)}>
+            <Plus size={18} aria-hidden="true" />
+            Add a container
+          </button>
+        </div>
+      }
+    >
+      <p className="mb-3 max-w-[70ch] text-quiet">
+        What jobs drain goes into the container of its kind by itself. Oil, coolant, brake fluid and
+        fuel never in one; local rules win.
+      </p>
+      {failure !== "" && <p role="alert">The containers were not reckoned: {failure}</p>}
+      {homeless.length > 0 && (
+        <p className="mb-3 border-l-4 border-due py-1 pl-3">
+          <strong className="text-due">In no container: </strong>
+          {homeless.map(({ kind, standing }) => `${kind}, ${wasteAmount(standing)}`).join("; ")}.
+          Add one of each kind, so that it is known where it stands.
+        </p>
+      )}
+      <ul className="max-w-4xl">
+        {(shelves?.held ?? []).map((held) => (
+          <Held
+            key={held.container.id}
+            held={held}
+            next={held.container.inUse === true ? (drains.get(held.container.kind) ?? []) : []}
+            onDo={(why) => setDoing({ held, why })}
+          />
+        ))}
+      </ul>
+      <HandedIn />
+      {doing === null && <ContainerDialog container={null} isEmpty onClose={close} />}
+      {doing && doing.why === "change" && (
+        <ContainerDialog
+          container={doing.held.container}
+          isEmpty={wasteAmount(doing.held.standing) === "none"}
+          onClose={close}
+        />
+      )}
+      {doing && doing.why !== "change" && (
+        <WasteDialog held={doing.held} why={doing.why} onClose={close} />
+      )}
+    </StoresFrame>
+  );
+}
+
+/** The first of the next drains that does not fit any more; null where all do. */
+function firstTooMuch(
+  { container, standing }: ContainerStanding,
+  next: readonly DrainAhead[],
+): DrainAhead | null {
+  let there = standing;
+  for (const drain of next) {
+    there = { ...there, litres: there.litres + drain.litres };
+    if ((shareOfContainer(container, there) ?? 0) > 1) return drain;
+  }
+  return null;
+}
+
+function Held({
+  held,
+  next,
+  onDo,
+}: {
+  readonly held: ContainerStanding;
+  readonly next: readonly DrainAhead[];
+  readonly onDo: (why: WasteMove["why"] | "change") => void;
+}): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const { container, standing, full } = held;
+  const tooMuch = firstTooMuch(held, next);
+  const isOver = full !== null && full >= 1;
+  return (
+    <li className="grid items-start gap-x-6 gap-y-1 border-t border-hairline py-3 sm:grid-cols-[5rem_1fr_auto]">
+      <ContainerBar full={full} next={nextShare(held, next)} />
+      <div>
+        <h2 className="text-large leading-tight font-bold">{container.name}</h2>
+        <p>
+          {container.kind}, <strong className="tabular-nums">{wasteAmount(standing)}</strong>
+          {container.holds ? ` of ${quantityWords(container.holds)}` : ""}
+          {container.inUse === true ? ", in use" : ", put aside"}
+        </p>
+        {isOver && <p className="font-semibold text-overdue">Full: hand it in.</p>}
+        {!isOver && tooMuch !== null && (
+          <p className="font-semibold text-due">
+            The next drains do not fit: full with {tooMuch.tag} on {shortDate(tooMuch.day, today)},{" "}
+            {stockWords(tooMuch.litres)} L. Hand it in before.
+          </p>
+        )}
+        <p className="text-fine text-quiet">{KIND_CAUTIONS[container.kind]}</p>
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className={isOver || tooMuch !== null ? PRIMARY_BUTTON : QUIET_BUTTON}
+          aria-label={`Hand in ${container.name}`}
+          onClick={() => onDo("handed-in")}
+        >
+          Hand in
+        </button>
+        <button
+          type="button"
+          className={QUIET_BUTTON}
+          aria-label={`Put something into ${container.name}`}
+          onClick={() => onDo("filled")}
+        >
+          Put in
+        </button>
+        <button
+          type="button"
+          className={QUIET_BUTTON}
+          aria-label={`Change ${container.name}`}
+          onClick={() => onDo("change")}
+        >
+          Change
+        </button>
+      </div>
+    </li>
+  );
+}
+
+/** How full it will be after the next drain, from 0; null where that is not known. */
+function nextShare(
+  { container, standing, full }: ContainerStanding,
+  next: readonly DrainAhead[],
+): number | null {
+  const first = next[0];
+  if (full === null || first === undefined) return null;
+  const after = { ...standing, litres: standing.litres + first.litres };
+  return shareOfContainer(container, after);
+}
+
+/** What was handed in, the latest first, with where and its paper. */
+function HandedIn(): ReactElement | null {
+  const { storage } = useBook();
+  const moves = useLiveOf("handed in", () => storage.list("wasteMoves"), [storage]);
+  const handed = currentRecords(moves ?? [])
+    .filter(({ record }) => record.why === "handed-in")
+    .toSorted((one, other) => other.day - one.day);
+  if (handed.length === 0) return null;
+  return (
+    <section aria-labelledby="handed-in" className="mt-6 max-w-4xl">
+      <h2 id="handed-in" className="text-large font-bold">
+        Handed in
+      </h2>
+      <ul>
+        {handed.slice(0, 12).map(({ record }) => (
+          <li
+            key={record.id}
+            className="grid gap-x-5 border-t border-hairline py-1.5 sm:grid-cols-[8rem_8rem_8rem_1fr_8rem]"
+          >
+            <span>{fullDate(dayOf(record.date))}</span>
+            <span>{record.kind}</span>
+            <span className="tabular-nums">
+              {typeof record.amount === "number"
+                ? stockWords(record.amount)
+                : `${stockWords(record.amount.value)} ${record.amount.unit}`}
+            </span>
+            <span>{record.where ?? ""}</span>
+            <span className="font-mono">
+              {record.paper ?? <span className="text-due">no receipt</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
