@@ -1,4 +1,4 @@
-import type { Bay, Part, Person, Place, Product } from "@yonderfell/core";
+import type { Bay, Part, PartId, Person, Place, Product } from "@yonderfell/core";
 import { q } from "./plate.js";
 
 /** The fluids Skarrow Vale buys. All names are made up. */
@@ -134,6 +134,14 @@ export const PARTS: readonly Part[] = [
   part("pt-hd-air", "Air filter element", "filter", "HD 4530", 38),
   part("pt-hd-fuel", "Fuel filter with water trap", "filter", "HD 4521", 29.5, {
     supersededBy: "HD 4521B",
+  }),
+  part("pt-hd-kit", "Filter kit: filter, two washers", "kit", "KF 4510", 16.4, {
+    contains: [
+      { part: "pt-hd-oilf" as PartId, count: 1 },
+      { part: "pt-washer-24" as PartId, count: 1 },
+      { part: "pt-washer-14" as PartId, count: 1 },
+    ],
+    note: "One washer fits; the other goes to the shelf.",
   }),
   part("pt-hd-fuel-b", "Fuel filter with water trap", "filter", "HD 4521B", 31.4),
   part("pt-hd-cabin", "Cabin filter", "filter", "HD 4590", 17),

@@ -167,12 +167,20 @@ function wasteMoves(today: DayNumber): WasteMove[] {
       why: "filled",
     },
     {
-      ...{ id: "wm-2", date: on(610), kind: "oil", container: "wc-oil-old", amount: q(190, "L") },
+      ...{ id: "wm-2", date: on(610), kind: "oil", container: "wc-oil-old", amount: q(165, "L") },
       ...{ ...handed, paper: "CF 20 118" },
     },
     {
       ...{ id: "wm-3", date: on(610), kind: "filters", container: "wc-filter", amount: 14 },
       ...{ ...handed, paper: "CF 20 119" },
+    },
+    {
+      ...{ id: "wm-5", date: on(260), kind: "oil", container: "wc-oil", amount: q(120, "L") },
+      ...{ ...handed, paper: "CF 21 007" },
+    },
+    {
+      ...{ id: "wm-6", date: on(260), kind: "brake fluid", container: "wc-brake" },
+      ...{ amount: q(4, "L"), ...handed, paper: "CF 21 008" },
     },
     {
       id: "wm-4",
@@ -194,6 +202,7 @@ function cameOf(today: DayNumber): StockMove[] {
   const source = "Corrie Factors";
   return [
     { id: "sm-came-1", ...came, part: "pt-hd-fuel-b", amount: 2, price: 62.8, source },
+    { id: "sm-came-3", ...came, part: "pt-hd-kit", amount: 1, price: 16.4, source },
     { id: "sm-came-2", ...came, part: "pt-hd-belt", amount: 1, price: 41, source },
   ] as unknown as StockMove[];
 }

@@ -25,6 +25,24 @@ export type CoverIssue =
   | { readonly code: "coolant-family" }
   | { readonly code: "coolant-family-not-known" };
 
+/** Whether what stands against a product is that it is the wrong one, not only that something of it is not shown or allowed. */
+export function isWrongProduct({ code }: CoverIssue): boolean {
+  switch (code) {
+    case "wrong-kind":
+    case "slips-wet-clutch":
+    case "brake-type":
+    case "coolant-family":
+      return true;
+    case "code-not-shown":
+    case "grade-not-allowed":
+    case "grade-not-known":
+    case "too-thick":
+    case "brake-type-not-known":
+    case "coolant-family-not-known":
+      return false;
+  }
+}
+
 /** Whether a product covers what a fluid system requires. */
 export interface CoverAnswer {
   /** Each required code, and the claim that covers it. */

@@ -10,6 +10,7 @@ export {
   type GradeAnswer,
   gradesInTheCold,
   productCovers,
+  isWrongProduct,
 } from "./covers.js";
 export { DEFAULT_COLD_MARGIN } from "./grade.js";
 export {

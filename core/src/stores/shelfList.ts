@@ -1,7 +1,8 @@
 import { groupBy } from "es-toolkit";
 import type { Book } from "../book/file/book.js";
+import type { Product } from "../book/records/product.js";
 import { byDate, currentRecords } from "../book/slice/currentRecords.js";
-import { daysBetween, formatDay, type DayNumber } from "../calendar/dayNumber.js";
+import { dayOf, daysBetween, formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { catalogueOf, itemKey, itemNamed, type StoreItem } from "./item.js";
 import { priceOfPart, priceOfProduct } from "./price.js";
 import { stockOn, type StockItem } from "./stockOn.js";
@@ -27,6 +28,10 @@ export interface ShelfItem {
   readonly moved: DayNumber | null;
   /** There is some, and it has not moved for a year. */
   readonly isStill: boolean;
+  /** The day by which the first of its open containers is to be used up; null where none says. */
+  readonly bestBefore: DayNumber | null;
+  /** How many of its containers stand open. */
+  readonly open: number;
   /** What there is at the price of one today; null where no price is known. */
   readonly worth: number | null;
 }
@@ -72,13 +77,21 @@ export function shelfList(book: ShelfBook, on: DayNumber): ShelfItem[] {
     const moved = used === null || (last !== null && last > used) ? last : used;
     const there = Math.max(0, stock.onHand);
     return {
-      ...{ item, stock, moved },
+      ...{ item, stock, moved, ...openOf(product) },
       ...{ number: part?.number ?? "", name: part?.name ?? product?.name ?? "" },
       shelves: shelvesOf(own.map(({ record }) => record)),
       isStill: there > 0 && (moved === null || daysBetween(moved, on) >= STILL_DAYS),
       worth: price === null ? null : price.price * there,
     };
   });
+}
+
+/** What stands open of a product. */
+function openOf(product: Product | undefined): Pick<ShelfItem, "bestBefore" | "open"> {
+  const opened = product?.opened ?? [];
+  const days = opened.flatMap(({ bestBefore }) => (bestBefore ? dayOf(bestBefore) : []));
+  const first = days.length === 0 ? null : (Math.min(...days) as DayNumber);
+  return { bestBefore: first, open: opened.length };
 }
 
 /** The shelves that moves since the last count name, that count's among them; else the latest that any names. */

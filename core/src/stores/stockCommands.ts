@@ -5,11 +5,13 @@ import type { BookIssue } from "../book/file/issue.js";
 import { issuesOf } from "../book/file/issuesOf.js";
 import type { Amount } from "../book/records/amounts.js";
 import type { Entry } from "../book/records/entry.js";
+import type { EntryId } from "../book/records/ids.js";
+import type { Part } from "../book/records/part.js";
 import { RECORD_SCHEMAS } from "../book/records/recordSchemas.js";
 import type { StockMove } from "../book/records/stockMove.js";
 import { currentRecords, standingFor } from "../book/slice/currentRecords.js";
 import type { SharedSlice } from "../book/slice/slice.js";
-import { dayOf, formatDay } from "../calendar/dayNumber.js";
+import { dayOf } from "../calendar/dayNumber.js";
 import type { Quantity } from "../quantity/quantity.js";
 import { itemKey, itemNamed, type StoreItem } from "./item.js";
 import type { StockUnit } from "./stockOn.js";
@@ -101,10 +103,10 @@ export interface CountBeside {
 
 /**
  * The counts of the day of an entry, of what it took from shelves (records §2): on one date entries come before counts, so that
- * work which was done after the count is not taken off it. Ask which it was.
+ * work which was done after the count is not taken off it. Only counts that were written down before the entry: ask which it was.
  */
 export function countsBeside(
-  { date, parts, fluids }: Pick<Entry, "date" | "parts" | "fluids">,
+  { id, date, seq, parts, fluids }: Entry,
   moves: readonly StockMove[],
   amountOf: (quantity: Quantity, item: StoreItem) => number,
 ): CountBeside[] {
@@ -121,6 +123,8 @@ export function countsBeside(
   for (const { record } of currentRecords(moves)) {
     const item = itemNamed(record);
     if (record.why !== "counted" || record.date !== date || item === null) continue;
+    // Counted after it was written down, or answered for already.
+    if ((record.seq ?? 0) > (seq ?? 0) || record.entry === id) continue;
     const known = counted.get(itemKey(item));
     if (known === undefined || (record.seq ?? 0) >= (known.seq ?? 0))
       counted.set(itemKey(item), record);
@@ -131,9 +135,51 @@ export function countsBeside(
   });
 }
 
+/** Something of a kit that the work of an entry may not have used. */
+export interface KitRest {
+  readonly kit: Part;
+  readonly part: Part;
+  /** As many as were in the kits that were taken. */
+  readonly count: number;
+}
+
+/** What was in the kits that an entry used, whether from a shelf or bought for it: of what does not fit all stays over. What was brought back to the shelf already is left out. */
+export function kitRests(
+  { id, parts }: Pick<Entry, "id" | "parts">,
+  all: readonly Part[],
+  moves: readonly StockMove[],
+): KitRest[] {
+  const back = new Set(
+    currentRecords(moves).flatMap(({ record }) =>
+      record.entry === id && record.why === "returned" ? (record.part ?? []) : [],
+    ),
+  );
+  return (parts ?? []).flatMap(({ part: used, count, from }) => {
+    const kit = all.find((one) => one.id === used);
+    if (kit === undefined || from === "supplied") return [];
+    return (kit.contains ?? []).flatMap((inside): KitRest[] => {
+      const part = all.find((one) => one.id === inside.part);
+      if (part === undefined || back.has(part.id)) return [];
+      return [{ kit, part, count: count * (inside.count ?? 1) }];
+    });
+  });
+}
+
+/** Brings what is left of a kit to the shelf. */
+export function returnFromKit(
+  { kit, part, count }: KitRest,
+  entry: Pick<Entry, "id" | "date">,
+  context: CommandContext,
+): CommandResult<StockIssue> {
+  const told = { item: { part: part.id }, amount: count, unit: "piece" as const, date: entry.date };
+  const move = stockMoveOf({ ...told, why: "returned", note: `left of ${kit.number}` }, context);
+  return kept("return-from-kit", [{ ...move, entry: entry.id }]);
+}
+
 /** Counts that stand for what was there before the work of the same day: each is corrected by what that work took, and not below nothing. */
 export function countsLess(
   beside: readonly CountBeside[],
+  entry: EntryId,
   unitOf: (item: StoreItem) => StockUnit,
   context: CommandContext,
 ): CommandResult<StockIssue> {
@@ -145,12 +191,9 @@ export function countsLess(
     const { revision: _, ...rest } = count;
     return {
       ...{ ...rest, id: context.newId() as StockMove["id"], seq: context.nextSeq() },
-      ...{ replaces: count.id, amount: amountIn(left, unit) as StockMove["amount"] },
+      ...{ replaces: count.id, entry, amount: amountIn(left, unit) as StockMove["amount"] },
       note: "less what work of the same day took after it was counted",
     };
   });
   return kept("correct-count", moves);
 }
-
-/** Today as a date of a record. */
-export const todayOf = ({ today }: CommandContext): string => formatDay(today);

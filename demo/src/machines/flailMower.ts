@@ -50,6 +50,7 @@ export const flailMower: ScenarioMachine = {
       },
       doneDaysAgo: [],
       doneRunAgo: { meter: "hrs", amounts: [1180, 1034, 880, 733, 590, 440, 286, 132] },
+      uses: [{ fluid: "f-mow-oil", condition: "with filter" }],
     },
     {
       id: "t-mower-air",

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { datedFields, noteField } from "../slice/dated.js";
 import { amountField, figureOf } from "./amounts.js";
 import { nameField, notNegativeField, textField } from "./fields.js";
-import { stockMoveIdField } from "./ids.js";
+import { entryIdField, stockMoveIdField } from "./ids.js";
 import { itemFields, onePartOrProduct } from "./item.js";
 
 /** Why what is on the shelves changed, or was counted. */
@@ -24,6 +24,8 @@ export const stockMoveSchema = z
       price: notNegativeField.nullish(),
       /** Whom it was bought from. */
       source: nameField.nullish(),
+      /** The work it is left over from, or that a count stood before; it stays where that is corrected. */
+      entry: entryIdField.nullish(),
       /** Where it lies: told, not reckoned with. */
       shelf: textField.nullish(),
       note: noteField,

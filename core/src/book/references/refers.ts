@@ -98,7 +98,8 @@ export const REFERS = {
   checklists: {},
   methods: {},
   closures: { person: "people", bay: "bays" },
-  stockMoves: { part: "parts", product: "products" },
+  // A note of where it came from: the move stands whatever becomes of the work.
+  stockMoves: { part: "parts", product: "products", entry: null },
   containers: {},
   wasteMoves: { container: "containers" },
   orders: {

@@ -2,6 +2,7 @@ import { workFollows, type Entry, type MachineId } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { useShelves } from "../../../session/useShelves.js";
 import { useWorkSource } from "../../../session/useWorkSource.js";
+import { ShelfQuestions } from "./ShelfQuestions.js";
 import { capacityLines, stockLines, wasteLines, type FollowsLine } from "./followsWords.js";
 
 /** What follows from an entry beside the dates it moves: shelves, waste, capacities, findings put right, reminders reset. */
@@ -37,6 +38,7 @@ export function WhatFollows({
   ];
   return (
     <>
+      <ShelfQuestions entry={entry} source={source} />
       {lists.map(
         ([title, lines]) => lines.length > 0 && <Lines key={title} title={title} lines={lines} />,
       )}

@@ -3,6 +3,7 @@ import {
   bookWithout,
   coldOf,
   fluidDoubts,
+  isWrongProduct,
   plannedWork,
   workDoubts,
   correctEntry,
@@ -144,6 +145,7 @@ export type FormIssue =
   | { readonly code: "figure-unreadable"; readonly meter: MeterId }
   /** An amount that is over 5 % off what the system takes, and no word of why. */
   | { readonly code: "needs-a-word"; readonly system: string }
+  | { readonly code: "wrong-product"; readonly system: string }
   | TookIssue;
 
 /** The form as the command takes it, or what cannot be read in it. Empty figures are left out. */
@@ -277,7 +279,7 @@ function doubtsOf(book: MachineBook, form: LogForm, { work }: LogAround): FluidD
   });
 }
 
-/** The fluids whose amounts need a word that is not there. */
+/** The fluids whose amounts, or products, need a word that is not there. */
 function wordless(
   form: LogForm,
   doubts: readonly (readonly FluidDoubt[])[],
@@ -285,9 +287,16 @@ function wordless(
 ): FormIssue[] {
   if (form.note.trim() !== "") return [];
   return form.took.fluids.flatMap((row, index) => {
-    const isOff = (doubts[index] ?? []).some(({ code }) => code === "off-capacity");
+    const own = doubts[index] ?? [];
+    const isOff = own.some(({ code }) => code === "off-capacity");
+    const isWrong = own.some(
+      (doubt) => doubt.code === "does-not-cover" && doubt.issues.some(isWrongProduct),
+    );
     const system = work?.plate.fluids.find(({ id }) => id === row.fluid)?.system ?? row.fluid;
-    return isOff ? [{ code: "needs-a-word" as const, system }] : [];
+    return [
+      ...(isWrong ? [{ code: "wrong-product" as const, system }] : []),
+      ...(isOff ? [{ code: "needs-a-word" as const, system }] : []),
+    ];
   });
 }
 

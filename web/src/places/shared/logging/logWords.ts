@@ -35,6 +35,8 @@ export function logIssueWords(
       return "Say whether what followed the work was done too.";
     case "needs-a-word":
       return `The amount in ${issue.system} is over 5 % off what it takes: say why in the note.`;
+    case "wrong-product":
+      return `The product is not for the ${issue.system}: choose another, or say in the note why it went in.`;
     case "took-wrong":
       return tookIssueWords(issue);
     case "date-missing":

@@ -172,6 +172,24 @@ test("an amount over 5 % off the working capacity needs a word, and a word is en
   expect(asked("13.3", "the cooler was off")).toEqual([]);
 });
 
+test("a product that is wrong for the system needs a word, and a word is enough", () => {
+  const [row] = takenAsPlanned(plan("t-bus-oil"), NOTHING_TOOK).fluids;
+  if (row === undefined) throw new Error("an oil change takes oil");
+  const asked = (product: string, note: string): string[] => {
+    const form = {
+      ...{ date: "2026-11-23", tasks: ["t-bus-oil"], tests: [], papers: [] },
+      ...{ followUps: "" as const, figures: [], note },
+      took: { ...NOTHING_TOOK, fluids: [{ ...row, product, in: "12.6 L" }] },
+    };
+    const around = { settings: settingsOf(BOOK), today: TODAY, correcting: null, work: source() };
+    return logOutlook(source().book, form, around).issues.map(({ code }) => code);
+  };
+  expect(asked("p-cool-oat", "")).toEqual(["wrong-product"]);
+  expect(asked("p-cool-oat", "taken for oil, drained at once")).toEqual([]);
+  // Not shown to meet what is required is said, and does not keep it from being saved.
+  expect(asked("p-tarn-5w30", "")).toEqual([]);
+});
+
 test("what was measured goes through the form as it was, and can be left out", () => {
   const measure = { name: "battery, at rest", readings: [{ value: 12.3, unit: "V" }] };
   const entry = { id: "e", machine: "m-bus", date: "2026-11-20", measures: [measure] };

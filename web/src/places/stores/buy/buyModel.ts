@@ -141,7 +141,8 @@ export function biggerWords({ bigger, unit }: ShoppingLine, { currency }: BuyWor
   if (bigger === null) return "";
   const packs = listOfWords(bigger.packs.map((pack) => packWords(pack, unit)));
   const saved = money(bigger.inSmall - bigger.cost, currency);
-  return `A year takes ${itemAmount(bigger.aYear, unit)}: ${packs} for ${money(bigger.cost, currency)} is ${saved} cheaper than in these packs. Where it keeps that long.`;
+  const aYear = Math.round(bigger.aYear * 10) / 10;
+  return `A year takes ${itemAmount(aYear, unit)}: ${packs} for ${money(bigger.cost, currency)} is ${saved} cheaper than in these packs. Where it keeps that long.`;
 }
 
 /** A line by a key of its own. */

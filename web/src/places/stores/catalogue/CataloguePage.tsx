@@ -69,7 +69,7 @@ export default function CataloguePage(): ReactElement | null {
       <PartList parts={shownParts} isAll={wanted.trim() === ""} onEdit={setPart} />
       <ProductList products={shownProducts} isAll={wanted.trim() === ""} onEdit={setProduct} />
       {part !== undefined && (
-        <PartForm part={asItStands(parts, part)} onClose={() => setPart(undefined)} />
+        <PartForm parts={parts} part={asItStands(parts, part)} onClose={() => setPart(undefined)} />
       )}
       {product !== undefined && (
         <ProductForm

@@ -1,18 +1,22 @@
 import type { Part } from "@yonderfell/core";
 import type { ReactElement } from "react";
+import { RowsField } from "../../../form/RowsField.js";
 import { RecordDialog } from "../../../form/RecordDialog.js";
 import { useForm } from "../../../form/useForm.js";
-import { NoteField, TextField } from "../../../ui/fields.js";
+import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { PriceFields } from "./PriceFields.js";
-import { modelOfPart, partOf, partProblems } from "./partModel.js";
+import { modelOfPart, partOf, partProblems, type InsideRow } from "./partModel.js";
 import { PART_KINDS, PART_LABELS, partProblemWords } from "./storesWords.js";
 
 /** Writes down a part: its numbers, its pack, its prices. */
 export function PartForm({
   part,
+  parts,
   onClose,
 }: {
   readonly part: Part | null;
+  /** All there are, of which a kit may be made up. */
+  readonly parts: readonly Part[];
   readonly onClose: () => void;
 }): ReactElement {
   const form = useForm({
@@ -25,6 +29,9 @@ export function PartForm({
     problemWords: partProblemWords,
   });
   const { field } = form;
+  const inside = parts
+    .filter(({ id }) => id !== part?.id)
+    .map(({ id, number, name }) => [id as string, `${number} ${name}`] as const);
   return (
     <RecordDialog
       noun="part"
@@ -41,7 +48,27 @@ export function PartForm({
         <TextField isMono {...field("supersededBy")} />
         <TextField isMono {...field("equivalents")} />
         <TextField isMono {...field("pack")} />
+        <TextField isMono {...field("least")} />
       </div>
+      <fieldset>
+        <legend className="font-semibold">What is in it, where it is a kit</legend>
+        <RowsField
+          {...field("contains")}
+          noun="part of the kit"
+          empty={(): InsideRow => ({ part: "", count: "1" })}
+        >
+          {(_row, rowField) => (
+            <div className="grid gap-x-5 sm:grid-cols-[1fr_7rem]">
+              <SelectField
+                label="Part"
+                choices={[["", "choose a part"] as const, ...inside]}
+                {...rowField("part")}
+              />
+              <TextField label="How many" isMono {...rowField("count")} />
+            </div>
+          )}
+        </RowsField>
+      </fieldset>
       <PriceFields {...field("prices")} />
       <NoteField {...field("note")} />
     </RecordDialog>

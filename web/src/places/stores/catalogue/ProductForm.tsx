@@ -17,9 +17,17 @@ import {
   SelectField,
   TextField,
 } from "../../../ui/fields.js";
+import { DayField } from "../../../ui/DayField.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
 import { PriceFields } from "./PriceFields.js";
-import { modelOfProduct, PACK, productOf, productProblems, type PackRow } from "./productModel.js";
+import {
+  modelOfProduct,
+  PACK,
+  productOf,
+  productProblems,
+  type OpenedRow,
+  type PackRow,
+} from "./productModel.js";
 import { PRODUCT_LABELS, productProblemWords } from "./storesWords.js";
 
 /** Writes down a fluid as it is bought: what it claims, its packs and prices. */
@@ -69,8 +77,31 @@ export function ProductForm({
       </div>
       <TextField isMono {...field("claims")} />
       <Packs {...field("packs")} />
+      <div className="max-w-72">
+        <QuantityField wanted={PACK} {...field("least")} />
+      </div>
+      <Opened {...field("opened")} />
       <NoteField {...field("note")} />
     </RecordDialog>
+  );
+}
+
+function Opened(field: Field<readonly OpenedRow[]>): ReactElement {
+  const empty = (): OpenedRow => ({ on: "", amount: "", bestBefore: "", shelf: "" });
+  return (
+    <fieldset>
+      <legend className="font-semibold">Open containers</legend>
+      <RowsField {...field} noun="open container" first="Add an open container" empty={empty}>
+        {(_row, rowField) => (
+          <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
+            <DayField label="Opened on" {...rowField("on")} />
+            <DayField label="Best before" {...rowField("bestBefore")} />
+            <QuantityField label="What is left in it" wanted={PACK} {...rowField("amount")} />
+            <TextField label="Shelf" {...rowField("shelf")} />
+          </div>
+        )}
+      </RowsField>
+    </fieldset>
   );
 }
 

@@ -1,14 +1,16 @@
-import type {
-  BrakeType,
-  CoolantFamily,
-  FluidKind,
-  OilBase,
-  Price,
-  Product,
-  ProductId,
+import {
+  parseDay,
+  type BrakeType,
+  type CoolantFamily,
+  type FluidKind,
+  type OilBase,
+  type Price,
+  type Product,
+  type ProductId,
+  type Quantity,
 } from "@yonderfell/core";
 import { newId } from "../../../data/newId.js";
-import { isEmpty, listTyped, orNull } from "../../../form/typed.js";
+import { isEmpty, listTyped, orNull, quantityTyped, textTyped } from "../../../form/typed.js";
 import { readQuantity, type QuantityWanted } from "../../../ui/readQuantity.js";
 import { asTyped } from "../../../words/quantityWords.js";
 import { priceProblems, priceRows, pricesOf, type PriceRow } from "./PriceFields.js";
@@ -22,6 +24,14 @@ export interface PackRow {
   readonly prices: readonly PriceRow[];
 }
 
+/** An open container as it stands in the form. */
+export interface OpenedRow {
+  readonly on: string;
+  readonly amount: string;
+  readonly bestBefore: string;
+  readonly shelf: string;
+}
+
 /** A product as it stands in the form. */
 export interface ProductModel {
   readonly name: string;
@@ -32,6 +42,8 @@ export interface ProductModel {
   readonly brakeType: BrakeType | "";
   readonly claims: string;
   readonly packs: readonly PackRow[];
+  readonly least: string;
+  readonly opened: readonly OpenedRow[];
   readonly note: string;
 }
 
@@ -49,6 +61,11 @@ export function modelOfProduct(product: Product | null): ProductModel {
       amount: asTyped(quantity),
       prices: priceRows(prices),
     })),
+    least: quantityTyped(product?.least),
+    opened: (product?.opened ?? []).map(({ on, quantity, bestBefore, shelf }) => ({
+      ...{ on, amount: quantityTyped(quantity), bestBefore: bestBefore ?? "" },
+      shelf: textTyped(shelf),
+    })),
     note: product?.note ?? "",
   };
 }
@@ -56,7 +73,7 @@ export function modelOfProduct(product: Product | null): ProductModel {
 /** What is wrong with a product as it is typed. */
 export interface ProductProblem {
   readonly field: string;
-  readonly code: "called-missing" | "not-a-pack" | "not-a-price";
+  readonly code: "called-missing" | "not-a-pack" | "not-a-price" | "not-an-amount" | "not-opened";
 }
 
 /** What is still wrong with it, at its fields. */
@@ -67,7 +84,26 @@ export function productProblems(model: ProductModel): readonly ProductProblem[] 
     if (!readQuantity(amount, PACK).ok) return [{ field: `${at}.amount`, code: "not-a-pack" }];
     return priceProblems(prices).map((one) => ({ ...one, field: `${at}.prices.${one.field}` }));
   });
-  return isEmpty(model.name) ? [{ field: "name", code: "called-missing" }, ...packs] : packs;
+  const opened = model.opened.flatMap(({ on, amount }, at): ProductProblem[] => [
+    ...(parseDay(on) === null ? [{ field: `opened.${at}.on`, code: "not-opened" as const }] : []),
+    ...(isPackOrEmpty(amount)
+      ? []
+      : [{ field: `opened.${at}.amount`, code: "not-an-amount" as const }]),
+  ]);
+  return [
+    ...(isEmpty(model.name) ? [{ field: "name", code: "called-missing" as const }] : []),
+    ...packs,
+    ...(isPackOrEmpty(model.least) ? [] : [{ field: "least", code: "not-an-amount" as const }]),
+    ...opened,
+  ];
+}
+
+const isPackOrEmpty = (text: string): boolean => isEmpty(text) || readQuantity(text, PACK).ok;
+
+/** A quantity that is typed; null where none is. */
+function quantityOf(text: string): Quantity | null {
+  const read = isEmpty(text) ? null : readQuantity(text, PACK);
+  return read?.ok === true ? read.value.quantity : null;
 }
 
 /** The product of a form that has no problem; packs without a size are left out. */
@@ -91,6 +127,15 @@ export function productOf(model: ProductModel, before: Product | null): Product 
     brakeType: model.kind === "brake fluid" && model.brakeType !== "" ? model.brakeType : null,
     claims: listTyped(model.claims),
     packs,
+    least: quantityOf(model.least),
+    ...(model.opened.length > 0 || before?.opened
+      ? {
+          opened: model.opened.map(({ on, amount, bestBefore, shelf }) => ({
+            ...{ on, quantity: quantityOf(amount), shelf: orNull(shelf) },
+            bestBefore: parseDay(bestBefore) === null ? null : bestBefore,
+          })),
+        }
+      : {}),
     note: orNull(model.note),
   };
 }

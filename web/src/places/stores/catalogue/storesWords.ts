@@ -13,6 +13,7 @@ export const PART_KINDS: readonly string[] = [
   "battery",
   "tyre",
   "wear part",
+  "kit",
 ];
 
 /** What is said of a part. */
@@ -23,6 +24,8 @@ export const PART_LABELS: Readonly<Record<keyof PartModel, string>> = {
   equivalents: "Equivalent numbers, apart by commas",
   supersededBy: "Superseded by",
   pack: "How many come in a pack",
+  least: "Keep at least",
+  contains: "What is in the kit",
   note: "Note",
   prices: "Prices",
 };
@@ -40,6 +43,10 @@ export function partProblemWords({ code }: PartProblem): string {
       return "How many come in a pack must be a whole number from 1 on.";
     case "not-a-price":
       return A_PRICE;
+    case "not-an-amount":
+      return "A figure, or nothing.";
+    case "inside-missing":
+      return "Choose the part, or leave the line out.";
   }
 }
 
@@ -53,6 +60,8 @@ export const PRODUCT_LABELS: Readonly<Record<keyof ProductModel, string>> = {
   brakeType: "Type",
   claims: "Codes and approvals its label claims, apart by commas",
   packs: "Packs",
+  least: "Keep at least",
+  opened: "Open containers",
   note: "Note",
 };
 
@@ -63,6 +72,10 @@ export function productProblemWords({ code }: ProductProblem): string {
       return "Say what it is called on the can.";
     case "not-a-pack":
       return "That is not the size of a pack; mend it or leave it empty.";
+    case "not-an-amount":
+      return "An amount of it, or nothing.";
+    case "not-opened":
+      return "Say on which day it was opened.";
     case "not-a-price":
       return A_PRICE;
   }

@@ -60,12 +60,10 @@ export default function QuotePage(): ReactElement | null {
       <p className="mb-3">
         Visit of {fullDate(dayOf(visit.date))}: <strong>{names.join(", ")}</strong>
       </p>
+      <End visit={visit} source={source} own={own} />
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-2">
         <Own own={own} quote={visit.quote ?? null} />
-        <div>
-          <QuoteForm visit={visit} />
-          <End visit={visit} source={source} own={own} />
-        </div>
+        <QuoteForm visit={visit} />
       </div>
       <Link to="/stores/quotes" className={`${QUIET_BUTTON} mt-6`}>
         All quotes
@@ -247,7 +245,10 @@ function End({
   const only = own.onlyQuoted.flatMap((at) => visit.quote?.lines[at]?.what ?? []);
   if (lines.length === 0 && only.length === 0) return null;
   return (
-    <section aria-label="Beside each other" className="mt-5 border-l-4 border-clear pl-3">
+    <section
+      aria-label="Beside each other"
+      className="mb-5 flex flex-wrap gap-x-10 border-l-4 border-clear pl-3"
+    >
       {lines.map(([head, words]) => (
         <p key={head} className="py-1">
           <strong className="text-large tabular-nums">{head}</strong>

@@ -1,12 +1,12 @@
 import { dayOf, stockWord, type DayNumber, type ShelfItem } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { fullDate, shortDate } from "../../../words/format.js";
+import { counted, fullDate, shortDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { itemAmount } from "../stockWords.js";
 import { ShelfBar } from "./ShelfBar.js";
 import { keyOfShelfItem } from "./shelfModel.js";
 
-const CELL = "border-t border-hairline py-2 pr-4 align-top";
+const CELL = "border-t border-hairline py-1.5 pr-4 align-baseline";
 const HEAD = "pr-4 pb-1 text-left text-fine font-semibold text-quiet";
 
 /** The items of shelves as a table; on a narrow screen an item is a block of its own. */
@@ -77,8 +77,9 @@ function ShelfRow({
   readonly currency: string;
   readonly onMove: (item: ShelfItem) => void;
 }): ReactElement {
-  const { stock, number, name, shelves, moved, isStill, worth } = one;
-  const { onHand, unit, least, counted } = stock;
+  const { stock, number, name, shelves, moved, isStill, worth, open, bestBefore } = one;
+  const { onHand, unit, least, counted: countedOn } = stock;
+  const isPast = bestBefore !== null && bestBefore < today;
   const word = stockWord(stock);
   return (
     <tr className="max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:border-t max-sm:border-hairline max-sm:py-2 max-sm:[&>td]:border-t-0 max-sm:[&>td]:py-0.5">
@@ -90,6 +91,13 @@ function ShelfRow({
             {onHand < 0 ? `${word}: count it` : `below its least, ${itemAmount(least ?? 0, unit)}`}
           </strong>
         )}
+        {open > 0 && (
+          <span className={`block text-fine ${isPast ? "font-semibold text-due" : "text-quiet"}`}>
+            {counted(open, "open container")}
+            {bestBefore !== null &&
+              `, best before ${fullDate(bestBefore)}${isPast ? ": past, do not use it" : ""}`}
+          </span>
+        )}
       </td>
       <td className={`${CELL} text-quiet max-sm:order-3`}>
         <span className="sm:hidden">shelf </span>
@@ -98,11 +106,15 @@ function ShelfRow({
       <td className={`${CELL} text-right text-large font-bold tabular-nums`}>
         {itemAmount(onHand, unit)}
       </td>
-      <td className={`${CELL} max-sm:hidden print:hidden`}>
+      <td className={`${CELL} align-top max-sm:hidden print:hidden`}>
         <ShelfBar stock={stock} />
       </td>
       <td className={`${CELL} max-sm:hidden`}>
-        {counted === null ? <span className="text-quiet">never</span> : fullDate(dayOf(counted))}
+        {countedOn === null ? (
+          <span className="text-quiet">never</span>
+        ) : (
+          fullDate(dayOf(countedOn))
+        )}
       </td>
       <td className={`${CELL} max-sm:hidden`}>
         {moved === null ? <span className="text-quiet">never</span> : shortDate(moved, today)}
@@ -115,7 +127,7 @@ function ShelfRow({
         <button
           type="button"
           aria-label={`Write down what came or went of ${number} ${name}`}
-          className="min-h-9 text-clear hover:underline"
+          className="text-clear hover:underline"
           onClick={() => onMove(one)}
         >
           Came or went

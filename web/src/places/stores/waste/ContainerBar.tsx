@@ -46,14 +46,17 @@ export function ContainerBar({
       <path
         d={`M4 ${TOP - 4} V${foot + 2} H${WIDTH - 4} V${TOP - 4}`}
         fill="none"
-        stroke="var(--ink)"
+        stroke={full === null ? "var(--rule)" : "var(--ink)"}
         strokeWidth={2.5}
+        strokeDasharray={full === null ? "4 3" : undefined}
       />
-      <path
-        d={`M2 ${TOP} H12 M${WIDTH - 12} ${TOP} H${WIDTH - 2}`}
-        stroke="var(--ink)"
-        strokeWidth={2}
-      />
+      {full !== null && (
+        <path
+          d={`M2 ${TOP} H12 M${WIDTH - 12} ${TOP} H${WIDTH - 2}`}
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
+      )}
     </svg>
   );
 }

@@ -126,6 +126,11 @@ function Held({
           {container.holds ? ` of ${quantityWords(container.holds)}` : ""}
           {container.inUse === true ? ", in use" : ", put aside"}
         </p>
+        {standing.litres < 0 && (
+          <p className="font-semibold text-overdue">
+            More was handed in than went in: look at the receipts, or at what jobs drained.
+          </p>
+        )}
         {isOver && <p className="font-semibold text-overdue">Full: hand it in.</p>}
         {!isOver && tooMuch !== null && (
           <p className="font-semibold text-due">
