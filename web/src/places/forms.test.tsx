@@ -3,8 +3,10 @@ import "@testing-library/jest-dom";
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import {
   changeSettings,
+  containersOn,
   keepRecord,
   ownerOf,
+  shelfList,
   type Book,
   type CommandResult,
   type EditedSection,
@@ -33,6 +35,13 @@ import { CloseForm } from "./shared/findings/CloseFinding.js";
 import SystemPage from "./rounds/samples/SystemPage.js";
 import TakeSample from "./rounds/samples/TakeSample.js";
 import ChecklistPage from "./rounds/checklists/ChecklistPage.js";
+import { CountSheet } from "./stores/shelves/CountSheet.js";
+import { MoveDialog } from "./stores/shelves/MoveDialog.js";
+import { ContainerDialog } from "./stores/waste/ContainerDialog.js";
+import { WasteDialog } from "./stores/waste/WasteDialog.js";
+import NewOrder from "./stores/orders/NewOrder.js";
+import OrderPage from "./stores/orders/OrderPage.js";
+import QuotePage from "./stores/quote/QuotePage.js";
 import CataloguePage from "./stores/catalogue/CataloguePage.js";
 import Workshop from "./workshop/Workshop.js";
 import CorrectRecord from "./yard/CorrectRecord.js";
@@ -77,7 +86,15 @@ interface Case {
 const OWN: readonly string[] = ["m-bus", "m-carrier", "m-lunch"];
 
 /** Three machines, and what belongs to none: all rows of a large book would be drawn at each key. */
-const SMALL: Book = ofFew(BOOK);
+const QUOTE = { workshop: "Old Garage", on: "2026-11-20", lines: [] };
+const SMALL: Book = withQuoted(ofFew(BOOK));
+
+/** A visit of the bus besides, for a workshop to quote for. */
+function withQuoted(book: Book): Book {
+  const visit = { id: "v-quoted", machine: "m-bus", date: "2026-12-01", tasks: ["t-bus-oil"] };
+  const decided = { ...visit, accepted: "2026-11-20", quote: QUOTE } as unknown as Visit;
+  return { ...book, visits: [...(book.visits ?? []), decided] };
+}
 
 function ofFew(book: Book): Book {
   const kept = Object.entries(book).map(([section, value]): [string, unknown] => [
@@ -126,6 +143,10 @@ const lastReading = (): string =>
   (SMALL.readings ?? []).filter(({ machine }) => machine === "m-bus").at(-1)?.id ?? "";
 const VALE = { id: "vale", name: "Vale", database: "vale" } as BookEntry;
 const VISIT = { id: "v-1", note: null } as unknown as Visit;
+
+/** The shelves of that book, and a container of it. */
+const SHELVES = shelfList(SMALL, TODAY);
+const [HELD] = containersOn(SMALL, TODAY);
 
 const PREFERENCES = { screen: <BookSettings />, path: "/", address: "/" };
 
@@ -259,6 +280,25 @@ const CASES: Readonly<Record<FormName, Case>> = {
     label: "Who says so",
     typed: "Edda",
     wrong: " ",
+    elsewhere: null,
+  },
+  container: {
+    ...{ path: "/", address: "/" },
+    screen: (
+      <ContainerDialog container={HELD?.container ?? null} isEmpty onClose={() => undefined} />
+    ),
+    save: "Save",
+    label: /^What it is called/,
+    typed: "Drum by the door",
+    wrong: " ",
+    elsewhere: null,
+  },
+  countSheet: {
+    ...{ path: "/", address: "/", screen: <CountSheet items={SHELVES} shelf="" /> },
+    save: "Write down 1\u00a0count",
+    label: /^HD 4510/,
+    typed: "4",
+    wrong: "some",
     elsewhere: null,
   },
   correctChange: {
@@ -399,6 +439,14 @@ const CASES: Readonly<Record<FormName, Case>> = {
     wrong: " ",
     elsewhere: null,
   },
+  order: {
+    ...{ path: "/stores/orders/new", address: "/stores/orders/new", screen: <NewOrder /> },
+    save: "Write it down as ordered",
+    label: /^From/,
+    typed: "Fell Parts",
+    wrong: " ",
+    elsewhere: null,
+  },
   part: {
     ...STORES,
     opener: `Edit ${first("parts").name} ${first("parts").number}`,
@@ -459,6 +507,32 @@ const CASES: Readonly<Record<FormName, Case>> = {
     wrong: " ",
     elsewhere: null,
   },
+  quote: {
+    screen: <QuotePage />,
+    path: "/stores/quote/:machineId/:visitId",
+    address: "/stores/quote/m-bus/v-quoted",
+    save: "Keep the quote",
+    label: /^Workshop/,
+    typed: "Fell Garage",
+    wrong: " ",
+    elsewhere: {
+      section: "visits",
+      id: "v-quoted",
+      same: { quote: { ...QUOTE, workshop: "Tolver" } },
+      other: { quote: { ...QUOTE, total: 70 } },
+      shown: [/^All of it/, "70"],
+    },
+  },
+  receive: {
+    screen: <OrderPage />,
+    path: "/stores/orders/:orderId",
+    address: "/stores/orders/or-1",
+    save: "Take it in",
+    label: "Came",
+    typed: "20",
+    wrong: "all",
+    elsewhere: null,
+  },
   sample: {
     screen: <TakeSample />,
     path: "/rounds/samples/new",
@@ -496,6 +570,26 @@ const CASES: Readonly<Record<FormName, Case>> = {
       same: { name: "Battery, weight" },
       ...NOTED,
     },
+  },
+  stockMove: {
+    ...{ path: "/", address: "/" },
+    screen: (
+      <MoveDialog item={SHELVES[0]?.item ?? null} items={SHELVES} onClose={() => undefined} />
+    ),
+    save: "Write it down",
+    label: /^How much/,
+    typed: "3",
+    wrong: "some",
+    elsewhere: null,
+  },
+  wasteMove: {
+    ...{ path: "/", address: "/" },
+    screen: HELD ? <WasteDialog held={HELD} why="handed-in" onClose={() => undefined} /> : <></>,
+    save: "Write it down",
+    label: /^How much/,
+    typed: "3",
+    wrong: "some",
+    elsewhere: null,
   },
   standing: {
     screen: <FactsPage />,

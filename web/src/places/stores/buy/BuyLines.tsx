@@ -13,6 +13,7 @@ import {
   thereWords,
   type BuyWords,
 } from "./buyModel.js";
+import { useBasket } from "./useBasket.js";
 
 /** So many jobs of a line are listed at once; the rest on a press. */
 const FIRST_JOBS = 3;
@@ -25,10 +26,17 @@ export function BuyLines({
   readonly lines: readonly ShoppingLine[];
   readonly words: BuyWords;
 }): ReactElement {
+  const { taken, toggle } = useBasket();
   return (
     <ul className="max-w-5xl">
       {lines.map((line) => (
-        <BuyLine key={keyOfLine(line)} line={line} words={words} />
+        <BuyLine
+          key={keyOfLine(line)}
+          line={line}
+          words={words}
+          isTaken={taken.has(keyOfLine(line))}
+          onTake={toggle}
+        />
       ))}
     </ul>
   );
@@ -37,9 +45,13 @@ export function BuyLines({
 function BuyLine({
   line,
   words,
+  isTaken,
+  onTake,
 }: {
   readonly line: ShoppingLine;
   readonly words: BuyWords;
+  readonly isTaken: boolean;
+  readonly onTake: (key: string) => void;
 }): ReactElement {
   const { by, short, unit, buying } = line;
   const superseded = numberWords(line, words);
@@ -47,11 +59,19 @@ function BuyLine({
   const isToBuy = short > 0;
   return (
     <li className="grid break-inside-avoid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2 max-sm:grid-cols-[auto_1fr] sm:grid-cols-[1.5rem_5.5rem_9rem_1fr_8rem] print:grid-cols-[1.2rem_4.5rem_7rem_1fr_6.5rem] print:gap-x-3">
-      <span
-        aria-hidden="true"
-        className="mt-0.5 size-5 border-2 border-rule print:border-ink"
-        hidden={!isToBuy}
-      />
+      {isToBuy ? (
+        <label className="-m-3 grid size-11 place-items-center max-sm:size-12">
+          <input
+            type="checkbox"
+            aria-label={`In the basket: ${words.nameOf(line.item)}`}
+            className="size-6 accent-(--clear) print:size-5"
+            checked={isTaken}
+            onChange={() => onTake(keyOfLine(line))}
+          />
+        </label>
+      ) : (
+        <span />
+      )}
       <span className={`tabular-nums ${isToBuy ? "" : "col-start-2"}`}>
         {!isToBuy ? (
           <span className="text-quiet">covered</span>
@@ -64,11 +84,15 @@ function BuyLine({
           </>
         )}
       </span>
-      <strong className="text-large leading-tight tabular-nums max-sm:col-start-2">
+      <strong
+        className={`text-large leading-tight tabular-nums max-sm:col-start-2 ${isTaken ? "line-through" : ""}`}
+      >
         {isToBuy ? buyingWords(line) : itemAmount(line.needed + line.least, unit)}
       </strong>
       <div className="max-sm:col-start-2">
-        <span className="font-semibold">{words.nameOf(line.item)}</span>
+        <span className={`font-semibold ${isTaken ? "text-quiet line-through" : ""}`}>
+          {words.nameOf(line.item)}
+        </span>
         {superseded !== "" && <strong className="block text-soon-text">{superseded}</strong>}
         <span
           className={`block text-fine ${line.disagrees ? "font-semibold text-overdue" : "text-quiet"}`}

@@ -126,7 +126,7 @@ function List({
       <BuyLines lines={list.toBuy} words={words} />
       <Sources shopping={shopping} wanted={wanted} currency={currency} />
       {list.covered.length > 0 && (
-        <details className="mt-6">
+        <details className="mt-6 print:[&:not([open])]:hidden">
           <summary className="min-h-10 cursor-pointer text-large font-bold">
             From the shelf or on order{" "}
             <span className="font-normal text-quiet tabular-nums">{list.covered.length}</span>

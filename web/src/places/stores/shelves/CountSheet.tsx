@@ -1,0 +1,178 @@
+import { formatDay, type ShelfItem } from "@yonderfell/core";
+import {
+  useId,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type ReactElement,
+} from "react";
+import { useNavigate } from "react-router";
+import { FormBody } from "../../../form/FormBody.js";
+import { isEmpty } from "../../../form/typed.js";
+import { useForm } from "../../../form/useForm.js";
+import { useAppSelector } from "../../../session/store.js";
+import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
+import { DayField } from "../../../ui/DayField.js";
+import { counted } from "../../../words/format.js";
+import { typedNumber } from "../../../words/writing.js";
+import { itemAmount } from "../stockWords.js";
+import {
+  COUNT_LABELS,
+  countProblems,
+  countProblemWords,
+  countSheet,
+  countsOf,
+  pasted,
+} from "./countModel.js";
+import { useMoves } from "./useMoves.js";
+
+/** The sheet of a shelf: a field an item, Enter goes to the next and from the last to the button. */
+export function CountSheet({
+  items,
+  shelf,
+}: {
+  readonly items: readonly ShelfItem[];
+  readonly shelf: string;
+}): ReactElement {
+  const today = useAppSelector((state) => state.session.today);
+  const navigate = useNavigate();
+  const { count, failure } = useMoves();
+  const [unknown, setUnknown] = useState<readonly string[]>([]);
+  const foot = useRef<HTMLButtonElement>(null);
+  const form = useForm({
+    form: "countSheet",
+    of: shelf === "" ? "all" : shelf,
+    source: items,
+    modelOf: (listed) => countSheet(listed, formatDay(today)),
+    labels: COUNT_LABELS,
+    problemsOf: countProblems,
+    problemWords: countProblemWords,
+    isForNext: true,
+  });
+  const { field, model, set } = form;
+  const { problemAt = () => "" } = field("rows");
+  const typed = model.rows.filter(({ typed: text }) => !isEmpty(text)).length;
+  const write = (at: number, text: string): void =>
+    set({ rows: model.rows.map((row, place) => (place === at ? { ...row, typed: text } : row)) });
+  const paste = (event: ClipboardEvent, at: number): void => {
+    const found = pasted(event.clipboardData.getData("text"), model, at, items);
+    if (found === null) return;
+    event.preventDefault();
+    set({ rows: found.rows });
+    setUnknown(found.unknown);
+  };
+  const next = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (event.key !== "Enter") return;
+    event.preventDefault();
+    const fields = [...(event.currentTarget.form?.querySelectorAll("input[data-count]") ?? [])];
+    const after = fields[fields.indexOf(event.currentTarget) + 1];
+    if (after instanceof HTMLElement) after.focus();
+    else foot.current?.focus();
+  };
+  return (
+    <FormBody
+      form={form}
+      onSave={async (sheet) => {
+        const saved = await count(countsOf(sheet, items, shelf));
+        if (saved) await navigate("/stores");
+        return saved;
+      }}
+      failure={failure}
+      className="space-y-3"
+      foot={
+        <button ref={foot} type="submit" className={PRIMARY_BUTTON}>
+          Write down {counted(typed, "count")}
+        </button>
+      }
+    >
+      <div className="max-w-60">
+        <DayField {...field("date")} />
+      </div>
+      {unknown.length > 0 && (
+        <p role="alert" className="text-due">
+          Pasted, but not on this sheet: {unknown.join(", ")}. Write them down as parts or fluids
+          first, or count another shelf.
+        </p>
+      )}
+      <ul>
+        {items.map((one, at) => (
+          <CountLine
+            key={model.rows[at]?.key ?? at}
+            one={one}
+            typed={model.rows[at]?.typed ?? ""}
+            problem={problemAt(`${at}.typed`)}
+            shelf={shelf}
+            onType={(text) => write(at, text)}
+            onPaste={(event) => paste(event, at)}
+            onKey={next}
+          />
+        ))}
+      </ul>
+    </FormBody>
+  );
+}
+
+function CountLine({
+  one,
+  typed,
+  problem,
+  shelf,
+  onType,
+  onPaste,
+  onKey,
+}: {
+  readonly one: ShelfItem;
+  readonly typed: string;
+  readonly problem: string;
+  readonly shelf: string;
+  readonly onType: (text: string) => void;
+  readonly onPaste: (event: ClipboardEvent) => void;
+  readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
+}): ReactElement {
+  const { number, name, stock, shelves } = one;
+  const id = useId();
+  const figure = typedNumber(typed);
+  const off = figure === null ? 0 : figure - stock.onHand;
+  const elsewhere = shelves.filter((other) => other !== shelf);
+  const isFew = Math.abs(off) < 1e-9;
+  return (
+    <li className="grid grid-cols-[1fr_8rem] items-center gap-x-4 border-t border-hairline py-1.5 sm:grid-cols-[1fr_8rem_14rem]">
+      <label htmlFor={id} className="leading-tight">
+        {number !== "" && <span className="mr-2 font-mono font-bold">{number}</span>}
+        <span className="font-medium">{name}</span>
+        {shelf !== "" && elsewhere.length > 0 && (
+          <span className="block text-fine text-soon-text">
+            also on {elsewhere.join(", ")}: count all of it
+          </span>
+        )}
+      </label>
+      <div className="flex items-center gap-2">
+        <input
+          data-count
+          id={id}
+          className={`${FIELD} w-20 text-right font-mono text-field text-ink`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={typed}
+          aria-invalid={problem !== "" || undefined}
+          aria-describedby={`${id}-said`}
+          onChange={(event) => onType(event.target.value)}
+          onPaste={onPaste}
+          onKeyDown={onKey}
+        />
+        <span className="text-quiet">{stock.unit === "piece" ? "" : stock.unit}</span>
+      </div>
+      <span id={`${id}-said`} className="text-fine text-quiet tabular-nums max-sm:col-span-2">
+        {problem === "" ? `by the book ${itemAmount(stock.onHand, stock.unit)}` : problem}
+        {problem === "" && figure !== null && (
+          <strong className={`block ${isFew ? "" : "text-due"}`}>
+            {isFew
+              ? "as the book says"
+              : `${itemAmount(Math.abs(off), stock.unit)} ${off < 0 ? "fewer" : "more"} than the book says`}
+          </strong>
+        )}
+      </span>
+    </li>
+  );
+}
