@@ -18,7 +18,8 @@ export function servingAt(address: string): Record<string, string> {
 export async function startServing(): Promise<Serving> {
   const address = process.env[SHARED_ADDRESS];
   if (address !== undefined) return { address, stop: () => Promise.resolve() };
-  return serve({ webFolder: WEB_FOLDER, opensDemonstration: true, laboratory: LABORATORY }, 0);
+  const standIns = { laboratory: LABORATORY, supplier: SUPPLIER };
+  return serve({ webFolder: WEB_FOLDER, opensDemonstration: true, ...standIns }, 0);
 }
 
 const MOODS = ["late", "other-unit", "twice", "lost"] as const;
@@ -29,6 +30,9 @@ const LABORATORY = {
   again: 0,
   moodOf: (label: string) => MOODS.find((mood) => label.startsWith(mood)) ?? ("plain" as const),
 };
+
+/** A supplier that delivers what it has at once, and the rest when it is asked again a little later. */
+const SUPPLIER = { takes: 0, rest: 1500 };
 
 /** The application as a person has it: served on loopback, open in a browser profile of its own. */
 export interface RunningApplication {

@@ -126,7 +126,7 @@ test("a dialog gives the focus back to what opened it", async () => {
   await page.keyboard.press("Escape");
   for (const [path, opener] of [
     ["workshop", "Add a person"],
-    ["stores", "Add a part"],
+    ["stores/numbers", "Add a part"],
   ] as const) {
     await page.goto(`${address}${path}`);
     await press(page, opener);

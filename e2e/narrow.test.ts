@@ -23,7 +23,10 @@ const ADDRESSES = [
   ...["rounds/samples/new?machine=m-carrier", "yard/m-hatch/plan/task/t-hatch-pads"],
   "rounds/m-post/n-18-1?at=%5B%22k-volts%22%2Cnull%5D",
   ...["yard/minutes", "ahead/today?on=2030-01-07"],
-  ...["stores", "workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
+  ...["stores", "stores/buy", "stores/count", "stores/orders", "stores/orders/or-1"],
+  ...["stores/orders/new", "stores/waste", "stores/quotes", "stores/quote/m-mower/v-mower"],
+  ...["stores/numbers", "stores/labels", "stores/waste/year"],
+  ...["workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
 ];
 const LEAST_TARGET = 44;
 const LEAST_TEXT = 16;

@@ -10,7 +10,7 @@ beforeAll(async () => {
 
 test("a part is written down, priced, and taken by a machine for its tasks", async () => {
   const { page, address } = app();
-  await page.goto(`${address}stores`);
+  await page.goto(`${address}stores/numbers`);
   await press(page, "Add a part");
   await write(page, "What it is", "Drain plug seal 20 mm");
   await page.click("[role=dialog] button[type=submit]");
@@ -38,7 +38,7 @@ test("a part is written down, priced, and taken by a machine for its tasks", asy
 
 test("a part that a machine takes is not taken out from under it", async () => {
   const { page, address } = app();
-  await page.goto(`${address}stores`);
+  await page.goto(`${address}stores/numbers`);
   await press(page, "Edit Drain plug seal 20 mm W 20");
   await press(page, "Take it out");
   await press(page, "Yes, take it out");
@@ -49,7 +49,7 @@ test("a part that a machine takes is not taken out from under it", async () => {
 
 test("a product that claims what is required covers it once it is in", async () => {
   const { page, address } = app();
-  await page.goto(`${address}stores`);
+  await page.goto(`${address}stores/numbers`);
   await press(page, "Add a fluid product");
   await write(page, "Called", "Screefast 5.1");
   await choose(page, "Kind", "brake fluid");
@@ -169,7 +169,7 @@ test("what the book calls its money, and whose quarts a bare word means, are set
   await page.select("form select", "imperial");
   await press(page, "Save these");
   await waitForWords(page, "Saved.");
-  await page.goto(`${address}stores`);
+  await page.goto(`${address}stores/numbers`);
   await waitForWords(page, "1.25 marks, Corrie Factors");
   await page.goto(`${address}preferences`);
   await press(page, "Undo: settings of the book");
@@ -187,6 +187,6 @@ test("a part is found by a few words, and the Stores show it", async () => {
   await page.keyboard.type("drain seal 20");
   await waitForWords(page, "Drain plug seal 20 mm W 20");
   await page.keyboard.press("Enter");
-  await page.waitForFunction(() => location.pathname === "/stores");
+  await page.waitForFunction(() => location.pathname === "/stores/numbers");
   await waitForWords(page, "Parts 1");
 });

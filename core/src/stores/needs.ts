@@ -150,7 +150,7 @@ function sealsOf(
 }
 
 /** The part that is meant by what is said of a seal: its number or its name stands in it; the longest where several do. */
-export function partOfSeal(seal: string, parts: readonly Part[]): Part | null {
+function partOfSeal(seal: string, parts: readonly Part[]): Part | null {
   const words = ` ${wordsOf(seal)} `;
   const meant = parts.flatMap((part) =>
     [part.number, part.name]

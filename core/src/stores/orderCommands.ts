@@ -97,7 +97,7 @@ function lineThatCame(
 ): OrderLine {
   const { closed: _closed, part: _part, product: _product, number: _number, ...rest } = ordered;
   const number = instead === null ? {} : { number: instead };
-  return { ...rest, ...item, ...number, count, ...(price === null ? {} : { price }) } as OrderLine;
+  return { ...rest, ...item, ...number, count, ...(price === null ? {} : { price }) };
 }
 
 const isSameNumber = (one: string, other: string): boolean =>

@@ -50,11 +50,10 @@ const need = (item: StoreItem, amount: number, days: number | null): StoreNeed =
 });
 const ofPart = (id: string): StoreItem => ({ part: id }) as unknown as StoreItem;
 const ofProduct = (id: string): StoreItem => ({ product: id }) as unknown as StoreItem;
-const held = (item: StoreItem, onHand: number, least: number | null = null): StockItem =>
-  ({
-    ...{ ...item, onHand, unit: "part" in item ? "piece" : "L", counted: null, least },
-    short: false,
-  }) as StockItem;
+const held = (item: StoreItem, onHand: number, least: number | null = null): StockItem => ({
+  ...{ ...item, onHand, unit: "part" in item ? "piece" : "L", counted: null, least },
+  short: false,
+});
 
 const from = (
   more: Partial<ShoppingFrom> & { readonly items?: StockItem[] } = {},

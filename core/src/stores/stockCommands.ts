@@ -191,7 +191,7 @@ export function countsLess(
     const { revision: _, ...rest } = count;
     return {
       ...{ ...rest, id: context.newId() as StockMove["id"], seq: context.nextSeq() },
-      ...{ replaces: count.id, entry, amount: amountIn(left, unit) as StockMove["amount"] },
+      ...{ replaces: count.id, entry, amount: amountIn(left, unit) },
       note: "less what work of the same day took after it was counted",
     };
   });

@@ -32,8 +32,8 @@ test("it tells packs, prices, days and what took a number's place; what it does 
   const { get, post } = supplier();
   expect((await get()).body).toEqual({ supplier: "Corrie Factors", simulated: true });
   const numbers = ["HD 4521", "cf-210", "Fellmaster 15W-40", "ZZ 1"];
-  const { body } = await post("/offers", { numbers }).expect(200);
-  const { offers } = body as { readonly offers: readonly object[] };
+  const answer = await post("/offers", { numbers }).expect(200);
+  const { offers } = answer.body as { readonly offers: readonly object[] };
   expect(offers).toMatchObject([
     { asked: "HD 4521", known: true, supersededBy: "HD 4521B", days: 2 },
     { asked: "cf-210", known: true, number: "HD 4510" },

@@ -1,5 +1,5 @@
 /** A pack as the simulated supplier sells it. */
-export interface SoldPack {
+interface SoldPack {
   readonly size: number;
   readonly unit: "piece" | "L" | "kg";
   readonly price: number;

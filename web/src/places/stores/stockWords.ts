@@ -37,6 +37,7 @@ export const MOVE_WORDS = {
 
 /** Why a move of stock was not written down. */
 export function stockIssueWords(issue: StockIssue): string {
+  if ("path" in issue) return keepIssueWords(issue);
   switch (issue.code) {
     case "move-missing":
       return "Not saved: the move is not in the book any more. Reload the page and look again.";
@@ -44,8 +45,6 @@ export function stockIssueWords(issue: StockIssue): string {
       return "Nothing is counted yet: type a figure beside at least one item.";
     case "moved-later":
       return "Not saved: the day is still to come. Choose today or a day before.";
-    default:
-      return keepIssueWords(issue);
   }
 }
 

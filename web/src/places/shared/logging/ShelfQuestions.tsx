@@ -21,16 +21,8 @@ import { counted, listOfWords } from "../../../words/format.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
 
 /** Why it was not written down: what the book itself refuses. */
-const issueWords = (issue: StockIssue): string => {
-  switch (issue.code) {
-    case "move-missing":
-    case "nothing-counted":
-    case "moved-later":
-      return "Not saved: write it down under Stores, Shelves.";
-    default:
-      return keepIssueWords(issue);
-  }
-};
+const issueWords = (issue: StockIssue): string =>
+  "path" in issue ? keepIssueWords(issue) : "Not saved: write it down under Stores, Shelves.";
 
 /** What only a person knows of what work took from the shelves: what is left of a kit, and whether it was done before a count of the same day. */
 export function ShelfQuestions({

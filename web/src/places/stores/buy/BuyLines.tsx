@@ -42,6 +42,9 @@ export function BuyLines({
   );
 }
 
+const thereTone = ({ disagrees }: ShoppingLine): string =>
+  disagrees ? "font-semibold text-overdue" : "text-quiet";
+
 function BuyLine({
   line,
   words,
@@ -53,36 +56,29 @@ function BuyLine({
   readonly isTaken: boolean;
   readonly onTake: (key: string) => void;
 }): ReactElement {
-  const { by, short, unit, buying } = line;
+  const { by, unit, buying } = line;
+  const isToBuy = line.short > 0;
   const superseded = numberWords(line, words);
   const bigger = biggerWords(line, words);
-  const isToBuy = short > 0;
   return (
     <li className="grid break-inside-avoid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2 max-sm:grid-cols-[auto_1fr] sm:grid-cols-[1.5rem_5.5rem_9rem_1fr_8rem] print:grid-cols-[1.2rem_4.5rem_7rem_1fr_6.5rem] print:gap-x-3">
       {isToBuy ? (
-        <label className="-m-3 grid size-11 place-items-center max-sm:size-12">
-          <input
-            type="checkbox"
-            aria-label={`In the basket: ${words.nameOf(line.item)}`}
-            className="size-6 accent-(--clear) print:size-5"
-            checked={isTaken}
-            onChange={() => onTake(keyOfLine(line))}
-          />
-        </label>
+        <Tick
+          name={words.nameOf(line.item)}
+          isTaken={isTaken}
+          onTake={() => onTake(keyOfLine(line))}
+        />
       ) : (
         <span />
       )}
-      <span className={`tabular-nums ${isToBuy ? "" : "col-start-2"}`}>
-        {!isToBuy ? (
-          <span className="text-quiet">covered</span>
-        ) : by === null ? (
-          <span className="text-quiet">no day</span>
-        ) : (
+      <span className="text-quiet tabular-nums">
+        {isToBuy && by !== null && (
           <>
-            <span className="text-quiet">by </span>
-            <strong>{shortDate(by, words.today)}</strong>
+            by <strong className="text-ink">{shortDate(by, words.today)}</strong>
           </>
         )}
+        {isToBuy && by === null && "no day"}
+        {!isToBuy && "covered"}
       </span>
       <strong
         className={`text-large leading-tight tabular-nums max-sm:col-start-2 ${isTaken ? "line-through" : ""}`}
@@ -94,9 +90,7 @@ function BuyLine({
           {words.nameOf(line.item)}
         </span>
         {superseded !== "" && <strong className="block text-soon-text">{superseded}</strong>}
-        <span
-          className={`block text-fine ${line.disagrees ? "font-semibold text-overdue" : "text-quiet"}`}
-        >
+        <span className={`block text-fine ${thereTone(line)}`}>
           {thereWords(line)}
           {buying !== null &&
             buying.left > 0.0005 &&
@@ -106,16 +100,51 @@ function BuyLine({
         {bigger !== "" && <span className="block text-fine text-clear">{bigger}</span>}
       </div>
       <div className="text-right tabular-nums max-sm:col-start-2 max-sm:text-left">
-        {isToBuy && (
-          <>
-            <span className={buying?.cost === null ? "font-semibold text-due" : "font-bold"}>
-              {costWords(line, words)}
-            </span>
-            <span className="block text-fine text-quiet">{sourcesOf(line).join(", ")}</span>
-          </>
-        )}
+        {isToBuy && <Cost line={line} words={words} />}
       </div>
     </li>
+  );
+}
+
+/** Whether it is in the basket already. */
+function Tick({
+  name,
+  isTaken,
+  onTake,
+}: {
+  readonly name: string;
+  readonly isTaken: boolean;
+  readonly onTake: () => void;
+}): ReactElement {
+  return (
+    <label className="-m-3 grid size-11 place-items-center max-sm:size-12">
+      <input
+        type="checkbox"
+        aria-label={`In the basket: ${name}`}
+        className="size-6 accent-(--clear) print:size-5"
+        checked={isTaken}
+        onChange={onTake}
+      />
+    </label>
+  );
+}
+
+/** What a line costs, and from whom. */
+function Cost({
+  line,
+  words,
+}: {
+  readonly line: ShoppingLine;
+  readonly words: BuyWords;
+}): ReactElement {
+  const isKnown = (line.buying?.cost ?? null) !== null;
+  return (
+    <>
+      <span className={isKnown ? "font-bold" : "font-semibold text-due"}>
+        {costWords(line, words)}
+      </span>
+      <span className="block text-fine text-quiet">{sourcesOf(line).join(", ")}</span>
+    </>
   );
 }
 

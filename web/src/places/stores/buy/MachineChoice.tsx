@@ -42,20 +42,8 @@ export function MachineChoice({
             className="z-40 max-h-[60vh] w-80 overflow-y-auto border border-rule bg-raised p-3"
           >
             <div className="mb-2 flex gap-4">
-              <button
-                type="button"
-                className="min-h-10 text-clear hover:underline"
-                onClick={() => onChange(null)}
-              >
-                All of them
-              </button>
-              <button
-                type="button"
-                className="min-h-10 text-clear hover:underline"
-                onClick={() => onChange("")}
-              >
-                None
-              </button>
+              <All words="All of them" onPress={() => onChange(null)} />
+              <All words="None" onPress={() => onChange("")} />
             </div>
             {machines.map(({ machine }) => (
               <label key={machine.id} className="flex min-h-9 items-center gap-2">
@@ -71,5 +59,19 @@ export function MachineChoice({
         </Popover.Portal>
       </Popover.Root>
     </div>
+  );
+}
+
+function All({
+  words,
+  onPress,
+}: {
+  readonly words: string;
+  readonly onPress: () => void;
+}): ReactElement {
+  return (
+    <button type="button" className="min-h-10 text-clear hover:underline" onClick={onPress}>
+      {words}
+    </button>
   );
 }

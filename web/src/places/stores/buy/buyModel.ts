@@ -30,7 +30,6 @@ export const SPANS = [
   ["91", "three months"],
   ["182", "half a year"],
 ] as const;
-export type Span = (typeof SPANS)[number][0];
 
 /** The last day of a span. */
 export const untilOf = (span: string, today: DayNumber): DayNumber =>
@@ -93,10 +92,7 @@ export function forWords({ needs, unit, least }: ShoppingLine, words: BuyWords):
 }
 
 /** A pack: `2 × 5 L`; pieces that are not packed `3`. */
-export const packWords = (
-  { count, size }: Pick<PackBought, "count" | "size">,
-  unit: string,
-): string =>
+const packWords = ({ count, size }: Pick<PackBought, "count" | "size">, unit: string): string =>
   unit === "piece"
     ? size === 1
       ? stockWords(count)

@@ -3,6 +3,7 @@ import type { ReactElement } from "react";
 import { RowsField } from "../../../form/RowsField.js";
 import { RecordDialog } from "../../../form/RecordDialog.js";
 import { useForm } from "../../../form/useForm.js";
+import type { Field } from "../../../ui/field.js";
 import { NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { PriceFields } from "./PriceFields.js";
 import { modelOfPart, partOf, partProblems, type InsideRow } from "./partModel.js";
@@ -50,27 +51,39 @@ export function PartForm({
         <TextField isMono {...field("pack")} />
         <TextField isMono {...field("least")} />
       </div>
-      <fieldset>
-        <legend className="font-semibold">What is in it, where it is a kit</legend>
-        <RowsField
-          {...field("contains")}
-          noun="part of the kit"
-          empty={(): InsideRow => ({ part: "", count: "1" })}
-        >
-          {(_row, rowField) => (
-            <div className="grid gap-x-5 sm:grid-cols-[1fr_7rem]">
-              <SelectField
-                label="Part"
-                choices={[["", "choose a part"] as const, ...inside]}
-                {...rowField("part")}
-              />
-              <TextField label="How many" isMono {...rowField("count")} />
-            </div>
-          )}
-        </RowsField>
-      </fieldset>
+      <Inside {...field("contains")} inside={inside} />
       <PriceFields {...field("prices")} />
       <NoteField {...field("note")} />
     </RecordDialog>
+  );
+}
+
+/** What a kit is made up of. */
+function Inside({
+  inside,
+  ...field
+}: Field<readonly InsideRow[]> & {
+  readonly inside: readonly (readonly [string, string])[];
+}): ReactElement {
+  return (
+    <fieldset>
+      <legend className="font-semibold">What is in it, where it is a kit</legend>
+      <RowsField
+        {...field}
+        noun="part of the kit"
+        empty={(): InsideRow => ({ part: "", count: "1" })}
+      >
+        {(_row, rowField) => (
+          <div className="grid gap-x-5 sm:grid-cols-[1fr_7rem]">
+            <SelectField
+              label="Part"
+              choices={[["", "choose a part"] as const, ...inside]}
+              {...rowField("part")}
+            />
+            <TextField label="How many" isMono {...rowField("count")} />
+          </div>
+        )}
+      </RowsField>
+    </fieldset>
   );
 }

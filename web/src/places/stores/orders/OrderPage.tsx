@@ -1,6 +1,5 @@
 import {
   dayOf,
-  formatDay,
   orderStanding,
   type LineStanding,
   type Order,
@@ -8,13 +7,7 @@ import {
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { useParams } from "react-router";
-import { FormBody } from "../../../form/FormBody.js";
-import { useForm } from "../../../form/useForm.js";
-import { useAppSelector } from "../../../session/store.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { DayField } from "../../../ui/DayField.js";
-import { TextField } from "../../../ui/fields.js";
-import { fieldsOf } from "../../../ui/field.js";
+import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import NotFound from "../../../ui/NotFound.js";
 import { fullDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
@@ -25,16 +18,9 @@ import { StoresFrame } from "../StoresFrame.js";
 import { useCatalogue, type OpenCatalogue } from "../useCatalogue.js";
 import { CloseLine } from "./CloseLine.js";
 import { lineAmount, orderStandWords } from "./orderWords.js";
-import {
-  cameOf,
-  newlyCome,
-  RECEIVE_LABELS,
-  receiveProblems,
-  receiveProblemWords,
-  receiveSheet,
-  type CameRow,
-} from "./receiveModel.js";
-import { useOrdering, useOrders } from "./useOrders.js";
+import { Receive } from "./Receive.js";
+import { newlyCome } from "./receiveModel.js";
+import { useOrders } from "./useOrders.js";
 
 /** An order: what of it has come, and what comes is taken in. */
 export default function OrderPage(): ReactElement | null {
@@ -118,7 +104,7 @@ function Lines({
           </span>
           <span className="tabular-nums">{lineAmount(line.count, line)}</span>
           <span className="text-quiet tabular-nums">
-            {line.price == null ? "no price" : money(line.price, currency)}
+            {typeof line.price === "number" ? money(line.price, currency) : "no price"}
           </span>
           <span>
             {line.closed ? (
@@ -136,88 +122,5 @@ function Lines({
         </li>
       ))}
     </ul>
-  );
-}
-
-function Receive({
-  order,
-  catalogue,
-  told,
-}: OrderedProps & { readonly told: SupplierOrder | null }): ReactElement {
-  const today = formatDay(useAppSelector((state) => state.session.today));
-  const { receive, failure } = useOrdering();
-  const form = useForm({
-    form: "receive",
-    of: `${order.id} ${order.received?.length ?? 0} ${told?.deliveries.length ?? 0}`,
-    source: order,
-    modelOf: (own) => receiveSheet(own, told, today),
-    labels: RECEIVE_LABELS,
-    problemsOf: receiveProblems,
-    problemWords: receiveProblemWords,
-  });
-  const { field, model, set } = form;
-  const { problemAt = () => "" } = field("rows");
-  const setRow = (at: number, patch: Partial<CameRow>): void =>
-    set({ rows: model.rows.map((row, place) => (place === at ? { ...row, ...patch } : row)) });
-  const allOfIt = (): void => {
-    const standing = orderStanding(order);
-    set({
-      rows: model.rows.map((row) => ({ ...row, count: String(standing[row.line]?.open ?? "") })),
-    });
-  };
-  return (
-    <section aria-labelledby="take-in" className="mt-6 max-w-4xl">
-      <h2 id="take-in" className="mb-1 text-large font-bold">
-        Take in what came
-      </h2>
-      <FormBody
-        form={form}
-        onSave={(typed) => receive(order.id, typed.on, cameOf(typed))}
-        failure={failure}
-        className="space-y-2"
-        foot={
-          <div className="flex flex-wrap gap-3">
-            <button type="submit" className={PRIMARY_BUTTON}>
-              Take it in
-            </button>
-            <button type="button" className={QUIET_BUTTON} onClick={allOfIt}>
-              All of it came
-            </button>
-          </div>
-        }
-      >
-        <div className="max-w-60">
-          <DayField {...field("on")} />
-        </div>
-        {model.rows.map((row, at) => {
-          const line = order.lines[row.line];
-          const item = orderStanding(order)[row.line]?.item ?? null;
-          const rowField = fieldsOf(
-            row,
-            (patch) => setRow(at, patch),
-            (path) => problemAt(`${at}.${path}`),
-          );
-          if (line === undefined || item === null) return null;
-          const name = itemName(item, catalogue);
-          return (
-            <div
-              key={row.line}
-              role="group"
-              aria-label={name}
-              className="grid items-start gap-x-4 border-t border-hairline py-2 sm:grid-cols-[1fr_7rem_8rem_12rem]"
-            >
-              <span className="pt-5 font-semibold">{name}</span>
-              <TextField label="Came" isMono {...rowField("count")} />
-              <TextField label="Price of one" isMono {...rowField("price")} />
-              {"part" in item ? (
-                <TextField label="Another number came" isMono {...rowField("instead")} />
-              ) : (
-                <span />
-              )}
-            </div>
-          );
-        })}
-      </FormBody>
-    </section>
   );
 }

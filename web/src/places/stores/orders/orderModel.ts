@@ -117,7 +117,7 @@ export function orderOf(model: OrderModel, catalogue: Catalogue): OrderPlaced {
         ...(pack === null || unit === "piece" ? {} : { pack: { value: pack, unit } }),
         ...(number === null ? {} : { number }),
         ...(price === null ? {} : { price }),
-      } as OrderPlaced["lines"][number],
+      },
     ];
   });
   const reference = orNull(model.reference);

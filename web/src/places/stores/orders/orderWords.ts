@@ -28,6 +28,7 @@ export function lineAmount(count: number, { pack, product }: Order["lines"][numb
 
 /** Why an order, or what came of one, was not written down. */
 export function orderIssueWords(issue: OrderIssue): string {
+  if ("path" in issue) return keepIssueWords(issue);
   switch (issue.code) {
     case "order-missing":
       return "Not saved: the order is not in the book any more. Reload the page and look again.";
@@ -47,8 +48,6 @@ export function orderIssueWords(issue: OrderIssue): string {
       return `Not saved: line ${issue.line + 1} is a fluid, which comes under its name. Close the line, and write what came down under Shelves.`;
     case "pack-missing":
       return `Not saved: how much is in a pack of line ${issue.line + 1} is not known. Write its packs down under Numbers and prices first.`;
-    default:
-      return keepIssueWords(issue);
   }
 }
 
@@ -69,11 +68,11 @@ export function offerWords(
     return `${pack} ${money(price, currency)}, ${there}`;
   });
   const other =
-    supersededBy != null && supersededBy !== ""
-      ? [`superseded: ${supersededBy} comes`]
-      : number != null && number !== asked
-        ? [`they call it ${number}`]
+    (supersededBy ?? "") !== ""
+      ? [`superseded: ${supersededBy ?? ""} comes`]
+      : (number ?? asked) !== asked
+        ? [`they call it ${number ?? ""}`]
         : [];
-  const when = days == null ? [] : [`in ${counted(days, "day")}`];
+  const when = typeof days === "number" ? [`in ${counted(days, "day")}`] : [];
   return [...other, ...offered, ...when].join("; ");
 }

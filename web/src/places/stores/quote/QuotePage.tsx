@@ -1,11 +1,8 @@
 import {
   currentRecords,
   dayOf,
-  formatDay,
   inTheEnd,
   ownWork,
-  quoteVisit,
-  VISIT_NEEDS,
   type MachineId,
   type OwnLine,
   type OwnWork,
@@ -15,31 +12,16 @@ import {
 import type { ReactElement } from "react";
 import { Link, useParams } from "react-router";
 import { useLiveOf } from "../../../data/useLiveOf.js";
-import { FormBody } from "../../../form/FormBody.js";
-import { RowsField } from "../../../form/RowsField.js";
-import { useForm } from "../../../form/useForm.js";
 import { useBook } from "../../../session/openBook.js";
-import { useAppSelector } from "../../../session/store.js";
-import { useCommands } from "../../../session/useCommands.js";
 import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
-import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { DayField } from "../../../ui/DayField.js";
-import { NoteField, TextField } from "../../../ui/fields.js";
+import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import NotFound from "../../../ui/NotFound.js";
 import { counted, fullDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import { visitIssueWords } from "../../../words/visitIssueWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { gapWords, itemAmount } from "../stockWords.js";
 import { StoresFrame } from "../StoresFrame.js";
-import {
-  emptyLine,
-  modelOfQuote,
-  QUOTE_LABELS,
-  quoteOf,
-  quoteProblems,
-  quoteProblemWords,
-} from "./quoteModel.js";
+import { QuoteForm } from "./QuoteForm.js";
 
 /** The work of a visit done by oneself, beside what a workshop asks for it, and what it was in the end. */
 export default function QuotePage(): ReactElement | null {
@@ -145,74 +127,6 @@ function Own({
           ))}
         </ul>
       )}
-    </section>
-  );
-}
-
-function QuoteForm({ visit }: { readonly visit: Visit }): ReactElement {
-  const today = formatDay(useAppSelector((state) => state.session.today));
-  const { run, failure } = useCommands(visitIssueWords);
-  const keep = async (seen: Visit, quote: Quote | null): Promise<boolean> => {
-    const saved = await run(
-      (storage, around) =>
-        storage.perform(
-          visit.machine,
-          VISIT_NEEDS,
-          (slice) => quoteVisit(slice, seen, quote),
-          around,
-        ),
-      quote === null ? "The quote is taken out." : "The quote is kept with the visit.",
-    );
-    return saved !== null;
-  };
-  const form = useForm({
-    form: "quote",
-    of: visit.id,
-    source: visit,
-    modelOf: ({ quote }) => modelOfQuote(quote ?? null, today),
-    labels: QUOTE_LABELS,
-    problemsOf: quoteProblems,
-    problemWords: quoteProblemWords,
-  });
-  const { field } = form;
-  return (
-    <section aria-labelledby="the-quote">
-      <h2 id="the-quote" className="mb-1 text-large font-bold">
-        What a workshop asks
-      </h2>
-      <FormBody
-        form={form}
-        onSave={(model, seen) => keep(seen, quoteOf(model))}
-        failure={failure}
-        className="space-y-2"
-        foot={
-          <div className="flex flex-wrap gap-3">
-            <button type="submit" className={PRIMARY_BUTTON}>
-              Keep the quote
-            </button>
-            {visit.quote && (
-              <button type="button" className={QUIET_BUTTON} onClick={() => void keep(visit, null)}>
-                Take it out
-              </button>
-            )}
-          </div>
-        }
-      >
-        <div className="grid gap-x-5 gap-y-2 sm:grid-cols-3">
-          <TextField isRequired {...field("workshop")} />
-          <DayField {...field("on")} />
-          <TextField isMono {...field("total")} note="the sum of its lines where empty" />
-        </div>
-        <RowsField {...field("lines")} noun="line" empty={emptyLine}>
-          {(_row, rowField) => (
-            <div className="grid gap-x-4 sm:grid-cols-[1fr_8rem]">
-              <TextField label="What" {...rowField("what")} />
-              <TextField label="Costs" isMono {...rowField("amount")} />
-            </div>
-          )}
-        </RowsField>
-        <NoteField {...field("note")} />
-      </FormBody>
     </section>
   );
 }

@@ -10,7 +10,7 @@ import {
 import { useNavigate } from "react-router";
 import { FormBody } from "../../../form/FormBody.js";
 import { isEmpty } from "../../../form/typed.js";
-import { useForm } from "../../../form/useForm.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { useAppSelector } from "../../../session/store.js";
 import { FIELD, PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { DayField } from "../../../ui/DayField.js";
@@ -24,23 +24,17 @@ import {
   countSheet,
   countsOf,
   pasted,
+  type CountModel,
 } from "./countModel.js";
 import { useMoves } from "./useMoves.js";
 
-/** The sheet of a shelf: a field an item, Enter goes to the next and from the last to the button. */
-export function CountSheet({
-  items,
-  shelf,
-}: {
-  readonly items: readonly ShelfItem[];
-  readonly shelf: string;
-}): ReactElement {
+/** A count sheet in hand. */
+function useCountForm(
+  items: readonly ShelfItem[],
+  shelf: string,
+): FormInHand<CountModel, readonly ShelfItem[]> {
   const today = useAppSelector((state) => state.session.today);
-  const navigate = useNavigate();
-  const { count, failure } = useMoves();
-  const [unknown, setUnknown] = useState<readonly string[]>([]);
-  const foot = useRef<HTMLButtonElement>(null);
-  const form = useForm({
+  return useForm({
     form: "countSheet",
     of: shelf === "" ? "all" : shelf,
     source: items,
@@ -50,6 +44,31 @@ export function CountSheet({
     problemWords: countProblemWords,
     isForNext: true,
   });
+}
+
+/** From a field to the next one, and from the last to the button, by Enter. */
+function goNext(event: KeyboardEvent<HTMLInputElement>, button: HTMLButtonElement | null): void {
+  if (event.key !== "Enter") return;
+  event.preventDefault();
+  const fields = [...(event.currentTarget.form?.querySelectorAll("input[data-count]") ?? [])];
+  const after = fields[fields.indexOf(event.currentTarget) + 1];
+  if (after instanceof HTMLElement) after.focus();
+  else button?.focus();
+}
+
+/** The sheet of a shelf: a field an item, Enter goes to the next and from the last to the button. */
+export function CountSheet({
+  items,
+  shelf,
+}: {
+  readonly items: readonly ShelfItem[];
+  readonly shelf: string;
+}): ReactElement {
+  const navigate = useNavigate();
+  const { count, failure } = useMoves();
+  const [unknown, setUnknown] = useState<readonly string[]>([]);
+  const foot = useRef<HTMLButtonElement>(null);
+  const form = useCountForm(items, shelf);
   const { field, model, set } = form;
   const { problemAt = () => "" } = field("rows");
   const typed = model.rows.filter(({ typed: text }) => !isEmpty(text)).length;
@@ -61,14 +80,6 @@ export function CountSheet({
     event.preventDefault();
     set({ rows: found.rows });
     setUnknown(found.unknown);
-  };
-  const next = (event: KeyboardEvent<HTMLInputElement>): void => {
-    if (event.key !== "Enter") return;
-    event.preventDefault();
-    const fields = [...(event.currentTarget.form?.querySelectorAll("input[data-count]") ?? [])];
-    const after = fields[fields.indexOf(event.currentTarget) + 1];
-    if (after instanceof HTMLElement) after.focus();
-    else foot.current?.focus();
   };
   return (
     <FormBody
@@ -105,7 +116,7 @@ export function CountSheet({
             shelf={shelf}
             onType={(text) => write(at, text)}
             onPaste={(event) => paste(event, at)}
-            onKey={next}
+            onKey={(event) => goNext(event, foot.current)}
           />
         ))}
       </ul>
@@ -133,13 +144,11 @@ function CountLine({
   const { number, name, stock, shelves } = one;
   const id = useId();
   const figure = typedNumber(typed);
-  const off = figure === null ? 0 : figure - stock.onHand;
   const elsewhere = shelves.filter((other) => other !== shelf);
-  const isFew = Math.abs(off) < 1e-9;
   return (
     <li className="grid grid-cols-[1fr_8rem] items-center gap-x-4 border-t border-hairline py-1.5 sm:grid-cols-[1fr_8rem_14rem]">
       <label htmlFor={id} className="leading-tight">
-        {number !== "" && <span className="mr-2 font-mono font-bold">{number}</span>}
+        {number !== "" && <span className="mr-1 font-mono font-bold">{number}</span>}{" "}
         <span className="font-medium">{name}</span>
         {shelf !== "" && elsewhere.length > 0 && (
           <span className="block text-fine text-soon-text">
@@ -163,16 +172,35 @@ function CountLine({
         />
         <span className="text-quiet">{stock.unit === "piece" ? "" : stock.unit}</span>
       </div>
-      <span id={`${id}-said`} className="text-fine text-quiet tabular-nums max-sm:col-span-2">
-        {problem === "" ? `by the book ${itemAmount(stock.onHand, stock.unit)}` : problem}
-        {problem === "" && figure !== null && (
-          <strong className={`block ${isFew ? "" : "text-due"}`}>
-            {isFew
-              ? "as the book says"
-              : `${itemAmount(Math.abs(off), stock.unit)} ${off < 0 ? "fewer" : "more"} than the book says`}
-          </strong>
-        )}
-      </span>
+      <Said id={`${id}-said`} problem={problem} figure={figure} stock={stock} />
     </li>
+  );
+}
+
+/** What the book says of an item, and how what was counted differs. */
+function Said({
+  id,
+  problem,
+  figure,
+  stock,
+}: {
+  readonly id: string;
+  readonly problem: string;
+  readonly figure: number | null;
+  readonly stock: ShelfItem["stock"];
+}): ReactElement {
+  const off = figure === null ? 0 : figure - stock.onHand;
+  const isSame = Math.abs(off) < 1e-9;
+  return (
+    <span id={id} className="text-fine text-quiet tabular-nums max-sm:col-span-2">
+      {problem === "" ? `by the book ${itemAmount(stock.onHand, stock.unit)}` : problem}
+      {problem === "" && figure !== null && (
+        <strong className={`block ${isSame ? "" : "text-due"}`}>
+          {isSame
+            ? "as the book says"
+            : `${itemAmount(Math.abs(off), stock.unit)} ${off < 0 ? "fewer" : "more"} than the book says`}
+        </strong>
+      )}
+    </span>
   );
 }

@@ -1,7 +1,7 @@
 import { formatDay, itemKey, unitOfItem, type ShelfItem, type StoreItem } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { FormBody } from "../../../form/FormBody.js";
-import { useForm } from "../../../form/useForm.js";
+import { useForm, type FormInHand } from "../../../form/useForm.js";
 import { useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON } from "../../../ui/buttons.js";
 import { DayField } from "../../../ui/DayField.js";
@@ -17,6 +17,7 @@ import {
   moveProblemWords,
   MOVES,
   newMove,
+  type MoveModel,
 } from "./moveModel.js";
 import { shelvesIn } from "./shelfModel.js";
 import { useMoves } from "./useMoves.js";
@@ -38,16 +39,14 @@ export function MoveDialog(props: MoveProps): ReactElement {
   );
 }
 
-function MoveForm({
-  item,
-  items,
-  onClose,
-  catalogue,
-}: MoveProps & { readonly catalogue: OpenCatalogue }): ReactElement {
+/** A move in hand, of an item and the shelf it lies on. */
+function useMoveForm(
+  item: StoreItem | null,
+  items: readonly ShelfItem[],
+): FormInHand<MoveModel, null> {
   const today = useAppSelector((state) => state.session.today);
-  const { move, failure } = useMoves();
   const held = items.find((one) => item !== null && itemKey(one.item) === itemKey(item));
-  const form = useForm({
+  return useForm({
     form: "stockMove",
     of: item === null ? "new" : itemKey(item),
     source: null,
@@ -56,6 +55,16 @@ function MoveForm({
     problemsOf: moveProblems,
     problemWords: moveProblemWords,
   });
+}
+
+function MoveForm({
+  item,
+  items,
+  onClose,
+  catalogue,
+}: MoveProps & { readonly catalogue: OpenCatalogue }): ReactElement {
+  const { move, failure } = useMoves();
+  const form = useMoveForm(item, items);
   const { field, model } = form;
   const chosen = itemOfKey(model.item, catalogue);
   const unit = chosen === null ? "" : unitOfItem(chosen, catalogue);

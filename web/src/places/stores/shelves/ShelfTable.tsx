@@ -77,27 +77,12 @@ function ShelfRow({
   readonly currency: string;
   readonly onMove: (item: ShelfItem) => void;
 }): ReactElement {
-  const { stock, number, name, shelves, moved, isStill, worth, open, bestBefore } = one;
-  const { onHand, unit, least, counted: countedOn } = stock;
-  const isPast = bestBefore !== null && bestBefore < today;
-  const word = stockWord(stock);
+  const { stock, number, name, shelves, moved, isStill, worth } = one;
+  const { onHand, unit, counted: countedOn } = stock;
   return (
     <tr className="max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:border-t max-sm:border-hairline max-sm:py-2 max-sm:[&>td]:border-t-0 max-sm:[&>td]:py-0.5">
       <td className={CELL}>
-        {number !== "" && <span className="mr-2 font-mono font-bold">{number}</span>}
-        <span className="font-medium">{name}</span>
-        {word !== "" && (
-          <strong className={`block text-fine ${onHand < 0 ? "text-overdue" : "text-due"}`}>
-            {onHand < 0 ? `${word}: count it` : `below its least, ${itemAmount(least ?? 0, unit)}`}
-          </strong>
-        )}
-        {open > 0 && (
-          <span className={`block text-fine ${isPast ? "font-semibold text-due" : "text-quiet"}`}>
-            {counted(open, "open container")}
-            {bestBefore !== null &&
-              `, best before ${fullDate(bestBefore)}${isPast ? ": past, do not use it" : ""}`}
-          </span>
-        )}
+        <WhatItIs one={one} today={today} />
       </td>
       <td className={`${CELL} text-quiet max-sm:order-3`}>
         <span className="sm:hidden">shelf </span>
@@ -134,5 +119,36 @@ function ShelfRow({
         </button>
       </td>
     </tr>
+  );
+}
+
+/** What an item is, and what deserves a word of it. */
+function WhatItIs({
+  one: { stock, number, name, open, bestBefore },
+  today,
+}: {
+  readonly one: ShelfItem;
+  readonly today: DayNumber;
+}): ReactElement {
+  const { onHand, unit, least } = stock;
+  const word = stockWord(stock);
+  const isPast = bestBefore !== null && bestBefore < today;
+  return (
+    <>
+      {number !== "" && <span className="mr-1 font-mono font-bold">{number}</span>}{" "}
+      <span className="font-medium">{name}</span>
+      {word !== "" && (
+        <strong className={`block text-fine ${onHand < 0 ? "text-overdue" : "text-due"}`}>
+          {onHand < 0 ? `${word}: count it` : `below its least, ${itemAmount(least ?? 0, unit)}`}
+        </strong>
+      )}
+      {open > 0 && (
+        <span className={`block text-fine ${isPast ? "font-semibold text-due" : "text-quiet"}`}>
+          {counted(open, "open container")}
+          {bestBefore !== null &&
+            `, best before ${fullDate(bestBefore)}${isPast ? ": past, do not use it" : ""}`}
+        </span>
+      )}
+    </>
   );
 }

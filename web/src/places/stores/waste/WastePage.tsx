@@ -1,23 +1,16 @@
-import {
-  currentRecords,
-  dayOf,
-  type ContainerStanding,
-  type WasteMove,
-  shareOfContainer,
-} from "@yonderfell/core";
+import { type ContainerStanding, type WasteMove, shareOfContainer } from "@yonderfell/core";
 import { FileText, Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { useLiveOf } from "../../../data/useLiveOf.js";
-import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useShelves } from "../../../session/useShelves.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
-import { fullDate, shortDate } from "../../../words/format.js";
+import { shortDate } from "../../../words/format.js";
 import { quantityWords } from "../../../words/quantityWords.js";
 import { StoresFrame } from "../StoresFrame.js";
 import { ContainerBar } from "./ContainerBar.js";
 import { ContainerDialog } from "./ContainerDialog.js";
+import { HandedIn } from "./HandedIn.js";
 import { useDrainsAhead, type DrainAhead } from "./useDrainsAhead.js";
 import { WasteDialog } from "./WasteDialog.js";
 import { KIND_CAUTIONS, wasteAmount } from "./wasteWords.js";
@@ -140,33 +133,47 @@ function Held({
         )}
         <p className="text-fine text-quiet">{KIND_CAUTIONS[container.kind]}</p>
       </div>
-      <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className={isOver || tooMuch !== null ? PRIMARY_BUTTON : QUIET_BUTTON}
-          aria-label={`Hand in ${container.name}`}
-          onClick={() => onDo("handed-in")}
-        >
-          Hand in
-        </button>
-        <button
-          type="button"
-          className={QUIET_BUTTON}
-          aria-label={`Put something into ${container.name}`}
-          onClick={() => onDo("filled")}
-        >
-          Put in
-        </button>
-        <button
-          type="button"
-          className={QUIET_BUTTON}
-          aria-label={`Change ${container.name}`}
-          onClick={() => onDo("change")}
-        >
-          Change
-        </button>
-      </div>
+      <HeldActions name={container.name} isUrgent={isOver || tooMuch !== null} onDo={onDo} />
     </li>
+  );
+}
+
+function HeldActions({
+  name,
+  isUrgent,
+  onDo,
+}: {
+  readonly name: string;
+  readonly isUrgent: boolean;
+  readonly onDo: (why: WasteMove["why"] | "change") => void;
+}): ReactElement {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button
+        type="button"
+        className={isUrgent ? PRIMARY_BUTTON : QUIET_BUTTON}
+        aria-label={`Hand in ${name}`}
+        onClick={() => onDo("handed-in")}
+      >
+        Hand in
+      </button>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        aria-label={`Put something into ${name}`}
+        onClick={() => onDo("filled")}
+      >
+        Put in
+      </button>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        aria-label={`Change ${name}`}
+        onClick={() => onDo("change")}
+      >
+        Change
+      </button>
+    </div>
   );
 }
 
@@ -179,41 +186,4 @@ function nextShare(
   if (full === null || first === undefined) return null;
   const after = { ...standing, litres: standing.litres + first.litres };
   return shareOfContainer(container, after);
-}
-
-/** What was handed in, the latest first, with where and its paper. */
-function HandedIn(): ReactElement | null {
-  const { storage } = useBook();
-  const moves = useLiveOf("handed in", () => storage.list("wasteMoves"), [storage]);
-  const handed = currentRecords(moves ?? [])
-    .filter(({ record }) => record.why === "handed-in")
-    .toSorted((one, other) => other.day - one.day);
-  if (handed.length === 0) return null;
-  return (
-    <section aria-labelledby="handed-in" className="mt-6 max-w-4xl">
-      <h2 id="handed-in" className="text-large font-bold">
-        Handed in
-      </h2>
-      <ul>
-        {handed.slice(0, 12).map(({ record }) => (
-          <li
-            key={record.id}
-            className="grid gap-x-5 border-t border-hairline py-1.5 sm:grid-cols-[8rem_8rem_8rem_1fr_8rem]"
-          >
-            <span>{fullDate(dayOf(record.date))}</span>
-            <span>{record.kind}</span>
-            <span className="tabular-nums">
-              {typeof record.amount === "number"
-                ? stockWords(record.amount)
-                : `${stockWords(record.amount.value)} ${record.amount.unit}`}
-            </span>
-            <span>{record.where ?? ""}</span>
-            <span className="font-mono">
-              {record.paper ?? <span className="text-due">no receipt</span>}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
 }

@@ -27,6 +27,7 @@ export const KIND_CAUTIONS: Readonly<Record<WasteOfSpan["kind"], string>> = {
 
 /** Why something about waste was not written down. */
 export function wasteIssueWords(issue: WasteIssue): string {
+  if ("path" in issue) return keepIssueWords(issue);
   switch (issue.code) {
     case "waste-moved-later":
       return "Not saved: the day is still to come. Choose today or a day before.";
@@ -40,7 +41,5 @@ export function wasteIssueWords(issue: WasteIssue): string {
       return "Not saved: it is not in the book any more. Reload the page and look again.";
     case "holds-something":
       return "Not saved: something is or was in it, so that it keeps its kind. Add another container.";
-    default:
-      return keepIssueWords(issue);
   }
 }
