@@ -46,6 +46,12 @@ function useCountForm(
   });
 }
 
+const nothingWrong = (): string => "";
+
+/** In how many rows something is typed. */
+const typedIn = ({ rows }: CountModel): number =>
+  rows.filter(({ typed }) => !isEmpty(typed)).length;
+
 /** From a field to the next one, and from the last to the button, by Enter. */
 function goNext(event: KeyboardEvent<HTMLInputElement>, button: HTMLButtonElement | null): void {
   if (event.key !== "Enter") return;
@@ -70,8 +76,8 @@ export function CountSheet({
   const foot = useRef<HTMLButtonElement>(null);
   const form = useCountForm(items, shelf);
   const { field, model, set } = form;
-  const { problemAt = () => "" } = field("rows");
-  const typed = model.rows.filter(({ typed: text }) => !isEmpty(text)).length;
+  const problemAt = field("rows").problemAt ?? nothingWrong;
+  const typed = typedIn(model);
   const write = (at: number, text: string): void =>
     set({ rows: model.rows.map((row, place) => (place === at ? { ...row, typed: text } : row)) });
   const paste = (event: ClipboardEvent, at: number): void => {
@@ -85,27 +91,20 @@ export function CountSheet({
     <FormBody
       form={form}
       onSave={async (sheet) => {
-        const saved = await count(countsOf(sheet, items, shelf));
-        if (saved) await navigate("/stores");
-        return saved;
+        if (!(await count(countsOf(sheet, items, shelf)))) return false;
+        await navigate("/stores");
+        return true;
       }}
       failure={failure}
-      className="space-y-3"
+      className="max-w-xl space-y-3"
       foot={
         <button ref={foot} type="submit" className={PRIMARY_BUTTON}>
           Write down {counted(typed, "count")}
         </button>
       }
     >
-      <div className="max-w-60">
-        <DayField {...field("date")} />
-      </div>
-      {unknown.length > 0 && (
-        <p role="alert" className="text-due">
-          Pasted, but not on this sheet: {unknown.join(", ")}. Write them down as parts or fluids
-          first, or count another shelf.
-        </p>
-      )}
+      <DayField {...field("date")} />
+      <NotOnSheet unknown={unknown} />
       <ul>
         {items.map((one, at) => (
           <CountLine
@@ -202,5 +201,16 @@ function Said({
         </strong>
       )}
     </span>
+  );
+}
+
+/** What was pasted and is not on the sheet, and what to do with it. */
+function NotOnSheet({ unknown }: { readonly unknown: readonly string[] }): ReactElement | null {
+  if (unknown.length === 0) return null;
+  return (
+    <p role="alert" className="text-due">
+      Pasted, but not on this sheet: {unknown.join(", ")}. Write them down as parts or fluids first,
+      or count another shelf.
+    </p>
   );
 }
