@@ -130,7 +130,7 @@ test("an order is placed by a press, comes in parts and under another number, an
 test("a line that will not come is closed with a reason, and is on the list again", async () => {
   const { page } = app();
   await go(page, "stores/orders/or-1");
-  await press(page, "Line 2 will not come");
+  await press(page, "It will not come: line 2");
   await press(page, "Close the line");
   await waitForWords(page, "say why nothing more is to come");
   await write(page, "Why", "not to be had");

@@ -29,7 +29,13 @@ export {
 } from "./orderCommands.js";
 export { isOpenOrder, type LineStanding, orderStanding } from "./orders.js";
 export { plannedDrains } from "./plannedDrains.js";
-export { plainAmount, priceOfPart, priceOfProduct, type PriceOfOne } from "./price.js";
+export {
+  currentPrices,
+  plainAmount,
+  priceOfPart,
+  priceOfProduct,
+  type PriceOfOne,
+} from "./price.js";
 export { inTheEnd, type OwnLine, type OwnWork, ownWork, quoteTotal } from "./quote.js";
 export { type ShelfItem, shelfList, stockFigure, stockTable, stockWord } from "./shelfList.js";
 export {

@@ -61,7 +61,7 @@ function BuyLine({
   const superseded = numberWords(line, words);
   const bigger = biggerWords(line, words);
   return (
-    <li className="grid break-inside-avoid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2 max-sm:grid-cols-[auto_1fr] sm:grid-cols-[1.5rem_5.5rem_9rem_1fr_8rem] print:grid-cols-[1.2rem_4.5rem_7rem_1fr_6.5rem] print:gap-x-3">
+    <li className="grid break-inside-avoid items-start gap-x-5 gap-y-0.5 border-t border-hairline py-2 max-sm:grid-cols-[auto_1fr] sm:grid-cols-[1.5rem_7.5rem_9rem_1fr_8rem] print:grid-cols-[1.2rem_4.5rem_7rem_1fr_6.5rem] print:gap-x-3">
       {isToBuy ? (
         <Tick
           name={words.nameOf(line.item)}

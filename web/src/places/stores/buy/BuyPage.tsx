@@ -215,7 +215,11 @@ function Sources({
             {source === null ? (
               <span />
             ) : (
-              <Link to={query(source)} className={QUIET_BUTTON}>
+              <Link
+                to={query(source)}
+                aria-label={`Order there: ${source}`}
+                className={QUIET_BUTTON}
+              >
                 Order there
               </Link>
             )}

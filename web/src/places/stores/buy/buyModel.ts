@@ -102,7 +102,7 @@ const packWords = ({ count, size }: Pick<PackBought, "count" | "size">, unit: st
 /** What is bought of a line; what is missing where there is no pack. */
 export function buyingWords({ buying, unit, short }: ShoppingLine): string {
   if (buying === null) return `${itemAmount(short, unit)}, no pack recorded`;
-  return listOfWords(buying.packs.map((pack) => packWords(pack, unit)));
+  return buying.packs.map((pack) => packWords(pack, unit)).join(" + ");
 }
 
 /** Who sells it, and what it costs. */
@@ -135,7 +135,7 @@ export function thereWords({ onHand, onOrder, disagrees, unit }: ShoppingLine): 
 /** Why a bigger pack would pay, empty where none would. */
 export function biggerWords({ bigger, unit }: ShoppingLine, { currency }: BuyWords): string {
   if (bigger === null) return "";
-  const packs = listOfWords(bigger.packs.map((pack) => packWords(pack, unit)));
+  const packs = bigger.packs.map((pack) => packWords(pack, unit)).join(" + ");
   const saved = money(bigger.inSmall - bigger.cost, currency);
   const aYear = Math.round(bigger.aYear * 10) / 10;
   return `A year takes ${itemAmount(aYear, unit)}: ${packs} for ${money(bigger.cost, currency)} is ${saved} cheaper than in these packs. Where it keeps that long.`;

@@ -2,7 +2,7 @@ import type { Part } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { LongList } from "../../../ui/LongList.js";
 import { counted } from "../../../words/format.js";
-import { cheapestFirst, priceWords } from "../../../words/partWords.js";
+import { cheapestFirst, priceWords, riseWords } from "../../../words/partWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 
 const keyOf = (part: Part): string => part.id;
@@ -78,6 +78,11 @@ function PartRow({
           <span className="text-quiet">no price</span>
         ) : (
           priceWords(cheapest, currency)
+        )}
+        {cheapest !== undefined && (
+          <span className="block text-fine text-soon-text empty:hidden">
+            {riseWords(prices, cheapest, currency)}
+          </span>
         )}
         {others.length > 0 && (
           <span className="block text-fine text-quiet">

@@ -1,7 +1,7 @@
 import { Terms } from "../../../ui/Term.js";
 import type { Product } from "@yonderfell/core";
 import type { ReactElement } from "react";
-import { cheapestFirst, priceWords } from "../../../words/partWords.js";
+import { cheapestFirst, priceWords, riseWords } from "../../../words/partWords.js";
 import { productWords } from "../../../words/plateWords.js";
 import { quantityWords } from "../../../words/quantityWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
@@ -72,6 +72,11 @@ function ProductRow({
               <span className="text-quiet">
                 {cheapest === undefined ? "no price" : priceWords(cheapest, currency)}
               </span>
+              {cheapest !== undefined && (
+                <span className="block text-fine text-soon-text empty:hidden">
+                  {riseWords(prices, cheapest, currency)}
+                </span>
+              )}
             </span>
           );
         })}

@@ -19,7 +19,7 @@ export function CloseLine({
     return (
       <button
         type="button"
-        aria-label={`Line ${line + 1} will not come`}
+        aria-label={`It will not come: line ${line + 1}`}
         className="block min-h-9 text-clear hover:underline"
         onClick={() => setIsOpen(true)}
       >

@@ -49,7 +49,7 @@ export default function QuotesPage(): ReactElement | null {
             <li key={visit.id} className="border-t border-hairline">
               <Link
                 to={`/stores/quote/${encodeURIComponent(visit.machine)}/${encodeURIComponent(visit.id)}`}
-                className="grid gap-x-6 py-2.5 hover:bg-wash sm:grid-cols-[1fr_14rem_10rem_10rem]"
+                className="grid gap-x-6 py-2.5 hover:bg-wash lg:grid-cols-[1fr_14rem_10rem_10rem]"
               >
                 <span>
                   <strong>{tagOf(visit)}</strong>

@@ -22,8 +22,8 @@ export function ShelfTable({
   readonly onMove: (item: ShelfItem) => void;
 }): ReactElement {
   return (
-    <table className="w-full max-sm:block">
-      <thead className="max-sm:sr-only">
+    <table className="w-full max-lg:block">
+      <thead className="max-lg:sr-only">
         <tr>
           <th scope="col" className={HEAD}>
             Item
@@ -51,7 +51,7 @@ export function ShelfTable({
           </th>
         </tr>
       </thead>
-      <tbody className="max-sm:block">
+      <tbody className="max-lg:block">
         {items.map((one) => (
           <ShelfRow
             key={keyOfShelfItem(one)}
@@ -80,35 +80,35 @@ function ShelfRow({
   const { stock, number, name, shelves, moved, isStill, worth } = one;
   const { onHand, unit, counted: countedOn } = stock;
   return (
-    <tr className="max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:border-t max-sm:border-hairline max-sm:py-2 max-sm:[&>td]:border-t-0 max-sm:[&>td]:py-0.5">
+    <tr className="max-lg:grid max-lg:grid-cols-[1fr_auto] max-lg:border-t max-lg:border-hairline max-lg:py-2 max-lg:[&>td]:border-t-0 max-lg:[&>td]:py-0.5">
       <td className={CELL}>
         <WhatItIs one={one} today={today} />
       </td>
-      <td className={`${CELL} text-quiet max-sm:order-3`}>
-        <span className="sm:hidden">shelf </span>
+      <td className={`${CELL} text-quiet max-lg:order-3`}>
+        <span className="lg:hidden">shelf </span>
         {shelves.length === 0 ? "not said" : shelves.join(", ")}
       </td>
       <td className={`${CELL} text-right text-large font-bold tabular-nums`}>
         {itemAmount(onHand, unit)}
       </td>
-      <td className={`${CELL} align-top max-sm:hidden print:hidden`}>
+      <td className={`${CELL} align-top max-lg:hidden print:hidden`}>
         <ShelfBar stock={stock} />
       </td>
-      <td className={`${CELL} max-sm:hidden`}>
+      <td className={`${CELL} max-lg:hidden`}>
         {countedOn === null ? (
           <span className="text-quiet">never</span>
         ) : (
           fullDate(dayOf(countedOn))
         )}
       </td>
-      <td className={`${CELL} max-sm:hidden`}>
+      <td className={`${CELL} max-lg:hidden`}>
         {moved === null ? <span className="text-quiet">never</span> : shortDate(moved, today)}
         {isStill && <span className="block text-fine text-soon-text">a year or more ago</span>}
       </td>
-      <td className={`${CELL} text-right tabular-nums max-sm:hidden`}>
+      <td className={`${CELL} text-right tabular-nums max-lg:hidden`}>
         {worth === null ? <span className="text-quiet">no price</span> : money(worth, currency)}
       </td>
-      <td className={`${CELL} text-right max-sm:order-4 print:hidden`}>
+      <td className={`${CELL} text-right max-lg:order-4 print:hidden`}>
         <button
           type="button"
           aria-label={`Write down what came or went of ${number} ${name}`}

@@ -22,7 +22,7 @@ export function HandedIn(): ReactElement | null {
         {handed.slice(0, 12).map(({ record }) => (
           <li
             key={record.id}
-            className="grid gap-x-5 border-t border-hairline py-1.5 sm:grid-cols-[8rem_8rem_8rem_1fr_8rem]"
+            className="grid gap-x-5 border-t border-hairline py-1.5 lg:grid-cols-[8rem_8rem_8rem_1fr_8rem]"
           >
             <span>{fullDate(dayOf(record.date))}</span>
             <span>{record.kind}</span>

@@ -110,7 +110,7 @@ function Held({
   const tooMuch = firstTooMuch(held, next);
   const isOver = full !== null && full >= 1;
   return (
-    <li className="grid items-start gap-x-6 gap-y-1 border-t border-hairline py-3 sm:grid-cols-[5rem_1fr_auto]">
+    <li className="grid items-start gap-x-6 gap-y-1 border-t border-hairline py-3 lg:grid-cols-[5rem_1fr_auto]">
       <ContainerBar full={full} next={nextShare(held, next)} />
       <div>
         <h2 className="text-large leading-tight font-bold">{container.name}</h2>
@@ -160,7 +160,7 @@ function HeldActions({
       <button
         type="button"
         className={QUIET_BUTTON}
-        aria-label={`Put something into ${name}`}
+        aria-label={`Put in something: ${name}`}
         onClick={() => onDo("filled")}
       >
         Put in
