@@ -74,17 +74,9 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "report", path: "rounds/report/m-minibus?days=365", wait: "Not looked at" },
-  { name: "stores", path: "stores", wait: "Fluid products" },
+  { name: "stores", path: "stores", wait: "worth" },
+  { name: "to-buy", path: "stores/buy", wait: "things to buy" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
-  {
-    name: "log-work",
-    path: "log/m-bus?task=t-bus-oil",
-    wait: "What it took",
-    then: async ({ page }) => {
-      await press(page, "As planned");
-      await waitForWords(page, "Cost so far");
-    },
-  },
   { name: "ledger", path: "ledger", wait: "The log" },
   {
     name: "costs",

@@ -102,3 +102,28 @@ test("figures set aside or put in the place of others do not count as read", () 
   const instead = added("readings", { ...READING, replaces: "r" });
   expect(readingsIn(change("read-meters", reading, aside, instead, machine))).toBe(1);
 });
+
+test("what is done in Stores is named by what it was and from whom", () => {
+  const order = added("orders", { id: "o", source: "Corrie Factors", placed: "2026-11-20" });
+  const move = added("stockMoves", { id: "m", date: "2026-11-20" });
+  const drum = added("containers", { id: "c", name: "Oil drum" });
+  expect(
+    [
+      change("place-order", order),
+      change("receive-order", order, move),
+      change("close-order-line", order),
+      change("count-stock", move, move),
+      change("correct-count", move),
+      change("move-stock", move),
+      change("keep-container", drum),
+    ].map((one) => plain(wordsOf(one))),
+  ).toEqual([
+    "order from Corrie Factors",
+    "what came from Corrie Factors",
+    "closing of a line from Corrie Factors",
+    "2 counts",
+    "correction of 1 count",
+    "what came to a shelf or left it",
+    "container Oil drum",
+  ]);
+});

@@ -8,6 +8,7 @@ import {
   type JobEvent,
   type Machine,
   type Meter,
+  type Order,
   type Reading,
   type RecordChange,
   type Task,
@@ -112,7 +113,24 @@ const BY_COMMAND: Readonly<Record<string, (change: Change, tag: string) => strin
   "keep-method": () => "a way of working",
   "take-in-methods": () => "ways of working",
   "book-work": (_, tag) => `booking for ${tag}`,
+  "move-stock": () => "what came to a shelf or left it",
+  "count-stock": ({ records }) => counted(records.length, "count"),
+  "strike-stock-move": () => "striking out of a move of stock",
+  "correct-count": ({ records }) => `correction of ${counted(records.length, "count")}`,
+  "return-from-kit": () => "what was left of a kit",
+  "place-order": ({ records }) => `order from ${sourceOf(records)}`,
+  "receive-order": ({ records }) => `what came from ${sourceOf(records)}`,
+  "close-order-line": ({ records }) => `closing of a line from ${sourceOf(records)}`,
+  "move-waste": () => "waste put in or handed in",
+  "strike-waste": () => "striking out of a move of waste",
+  "keep-container": ({ records }) => `container ${nameOf(records[0])}`,
 };
+
+/** Whom an order of a change is from. */
+function sourceOf(records: readonly RecordChange[]): string {
+  const order = records.find(({ section }) => section === "orders");
+  return ((order?.after ?? order?.before) as Order | null | undefined)?.source ?? "a source";
+}
 
 /** What was told of a job: `0.5 L in`, `a step`. */
 function tapWords({ records }: Change): string {

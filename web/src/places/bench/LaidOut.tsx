@@ -1,5 +1,6 @@
-import { plainAmount, type MadeCard } from "@yonderfell/core";
+import { plainAmount, plannedDrains, shareOfContainer, type MadeCard } from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
+import { useShelves } from "../../session/useShelves.js";
 import type { WorkSource } from "../../session/useWorkSource.js";
 import { lackWords } from "./lackWords.js";
 import { counted } from "../../words/format.js";
@@ -27,6 +28,7 @@ export function LaidOut({
         {pan !== null && <Item words={`drain pan for ${formatted(pan)} L or more`} also="" />}
         {tools.length === 0 && pan === null && <Item words="None are named." also="" />}
       </Listed>
+      <DrainsInto card={card} source={source} />
       <HowMuch card={card} />
       {lacks.length > 0 && (
         <Listed title="The plate does not say">
@@ -68,6 +70,38 @@ function Taken({ card: { takes, short } }: { readonly card: MadeCard }): ReactEl
       {takes.fluids.length + takes.parts.length === 0 && (
         <Item words="Nothing is known of." also="" />
       )}
+    </Listed>
+  );
+}
+
+/** What is drained, the container it goes into, and whether it still fits. */
+function DrainsInto({
+  card,
+  source,
+}: {
+  readonly card: MadeCard;
+  readonly source: WorkSource;
+}): ReactElement | null {
+  const held = useShelves().shelves?.held ?? [];
+  const tasks = source.book.tasks.filter(({ id }) => card.tasks.includes(id));
+  const drains = [...plannedDrains(tasks, source.plate.fluids)];
+  if (drains.length === 0) return null;
+  return (
+    <Listed title="Drains into">
+      {drains.map(([kind, litres]) => {
+        const one = held.find(
+          ({ container }) => container.kind === kind && container.inUse === true,
+        );
+        const what = `${formatted(litres)} L of ${kind}`;
+        if (one === undefined) {
+          return <Item key={kind} words={what} also="no container of its kind is in use" />;
+        }
+        const { container, standing } = one;
+        const after = { ...standing, litres: standing.litres + litres };
+        const isOver = (shareOfContainer(container, after) ?? 0) > 1;
+        const words = `${what}: ${container.name}, ${formatted(standing.litres)} L in it`;
+        return <Item key={kind} words={words} also={isOver ? "full: hand it in first" : ""} />;
+      })}
     </Listed>
   );
 }
