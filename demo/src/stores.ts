@@ -123,7 +123,7 @@ export function productsOn(today: DayNumber): Product[] {
     },
   ];
   return PRODUCTS.map((product) =>
-    product.id === OPENED.product ? ({ ...product, opened }) : product,
+    product.id === OPENED.product ? { ...product, opened } : product,
   );
 }
 

@@ -7,7 +7,6 @@ import {
   stockOn,
   usedInYear,
   type BoardMachine,
-  type Order,
   type SupplierOrder,
 } from "@yonderfell/core";
 import { BOOK, TODAY } from "../../../test/skarrowVale.js";
@@ -120,8 +119,8 @@ test("what has come by the supplier's word is filled in once, and as another num
       },
     ],
   } as SupplierOrder;
-  expect([...newlyCome(order as Order, told).keys()]).toEqual([1]);
-  const sheet = receiveSheet(order as Order, told, "2026-11-23");
+  expect([...newlyCome(order, told).keys()]).toEqual([1]);
+  const sheet = receiveSheet(order, told, "2026-11-23");
   expect(sheet.rows).toEqual([{ line: 1, count: "12", price: "0.07", instead: "W 24B" }]);
   expect(cameOf(sheet)).toEqual([{ line: 1, count: 12, price: 0.07, instead: "W 24B" }]);
 });
