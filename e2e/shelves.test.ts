@@ -76,8 +76,7 @@ test("screen, print, table and command line tell the same stock", async () => {
     .map((cells) => cells.map((cell) => cell.replace(/,$/, "").replaceAll('"', "")))
     .map((cells) => {
       const [number = "", name = "", , onHand = "", unit = ""] = cells;
-      const figure = onHand.replace(/^'/, "");
-      return `${[number, name].filter(Boolean).join(" ")} | ${unit === "piece" ? figure : `${figure} ${unit}`}`;
+      return `${[number, name].filter(Boolean).join(" ")} | ${unit === "piece" ? onHand : `${onHand} ${unit}`}`;
     });
   expect(rows.toSorted()).toEqual(told.toSorted());
   await page.emulateMediaType("print");

@@ -87,6 +87,12 @@ test("another number closes its line with a word, and is a part of its own that 
   expect(readBookData(book)).toMatchObject({ ok: true });
 });
 
+test("the number that was ordered is no other number, however it is written", () => {
+  const book = received("2026-11-20", came(0, 2, 29, " f 1"));
+  expect(book.orders?.[0]?.lines[0]).not.toHaveProperty("closed");
+  expect(book.parts).toHaveLength(PARTS.length);
+});
+
 test("what is still to come of an order is on order, in the unit of its item", () => {
   const coming = onOrder([ORDER], catalogueOf(SLICE));
   expect([...coming]).toEqual([

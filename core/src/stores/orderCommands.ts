@@ -103,6 +103,18 @@ function lineThatCame(
 const isSameNumber = (one: string, other: string): boolean =>
   one.trim().toLowerCase() === other.trim().toLowerCase();
 
+/** What came under the very number that was ordered came as it was ordered. */
+function withoutOwnNumber(
+  came: CameOf,
+  order: Order,
+  { parts }: Pick<ReceiveSlice, "parts">,
+): CameOf {
+  const ordered = order.lines[came.line]?.part;
+  const number = parts.find(({ id }) => id === ordered)?.number;
+  const isOwn = number !== undefined && isSameNumber(number, came.instead ?? "");
+  return isOwn ? { ...came, instead: null } : came;
+}
+
 /** Parts as they stand while an order is taken in: what came under a number that the book knows no part of is written down as one. */
 class Parts {
   private readonly changes = new Map<string, RecordChange<"parts">>();
@@ -193,11 +205,12 @@ export function receiveOrder(
   slice: ReceiveSlice,
   id: string,
   on: string,
-  came: readonly CameOf[],
+  told: readonly CameOf[],
   context: CommandContext,
 ): CommandResult<OrderIssue> {
   const order = slice.orders.find((one) => one.id === id);
   if (order === undefined) return failure([{ code: "order-missing" }]);
+  const came = told.map((one) => withoutOwnNumber(one, order, slice));
   const wrong = wrongWith(order, came, on, context);
   if (wrong !== null) return failure([wrong]);
   const parts = new Parts(slice.parts, context);

@@ -74,7 +74,11 @@ export function textOfTable(rows: readonly (readonly string[])[]): string {
   return `\uFEFF${Papa.unparse(rows as string[][], { newline: "\r\n" })}\r\n`;
 }
 
-/** The same for cells of any text: one that a spreadsheet would take for a formula gets a `'` before it. */
+const FIGURE = /^-?\d+(\.\d+)?$/;
+
+/** The same for cells of any text: one that a spreadsheet would take for a formula gets a `'` before it; a figure, below 0 too, is none. */
 export function textOfGuarded(rows: readonly (readonly string[])[]): string {
-  return textOfTable(rows.map((row) => row.map(guardCell)));
+  return textOfTable(
+    rows.map((row) => row.map((cell) => (FIGURE.test(cell) ? cell : guardCell(cell)))),
+  );
 }
