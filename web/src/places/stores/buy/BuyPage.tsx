@@ -2,18 +2,15 @@ import { formatDay, type MachineId } from "@yonderfell/core";
 import { Copy, Printer, Table2 } from "lucide-react";
 import { useMemo, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
-import { downloadFile } from "../../../session/downloadFile.js";
 import { notifySuccess } from "../../../session/notify.js";
-import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import { counted, fullDate } from "../../../words/format.js";
-import { fileName } from "../../../words/exportFileName.js";
 import { money } from "../../../words/money.js";
-import { textOfGuarded } from "../../../work/csvText.js";
 import type { Shopping } from "../../../work/shelves.worker.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { useTableFile } from "../../shared/useTableFile.js";
 import { StoresFrame } from "../StoresFrame.js";
 import { useCatalogue } from "../useCatalogue.js";
 import { BuyLines } from "./BuyLines.js";
@@ -145,13 +142,7 @@ function ListActions({
   readonly shopping: Shopping;
   readonly words: BuyWords;
 }): ReactElement {
-  const { entry } = useBook();
-  const table = (): void => {
-    const name = fileName(entry.name, "to-buy", formatDay(words.today), "csv");
-    const text = textOfGuarded(buyTable(shopping, words));
-    downloadFile(new Blob([text], { type: "text/csv" }), name);
-    notifySuccess(`${name} is in the folder of your downloads.`);
-  };
+  const giveTable = useTableFile();
   const copy = async (): Promise<void> => {
     await navigator.clipboard.writeText(buyMessage(shopping, words));
     notifySuccess("The list is copied: paste it into a message.");
@@ -162,7 +153,11 @@ function ListActions({
         <Copy size={18} aria-hidden="true" />
         Copy for a message
       </button>
-      <button type="button" className={QUIET_BUTTON} onClick={table}>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => giveTable("to-buy", buyTable(shopping, words))}
+      >
         <Table2 size={18} aria-hidden="true" />
         As a table
       </button>

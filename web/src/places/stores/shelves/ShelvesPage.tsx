@@ -1,19 +1,15 @@
-import { formatDay, stockTable, type ShelfItem } from "@yonderfell/core";
+import { stockTable, type ShelfItem } from "@yonderfell/core";
 import { ListChecks, PackagePlus, Printer, Table2, Tags } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
 import { Link } from "react-router";
-import { downloadFile } from "../../../session/downloadFile.js";
-import { notifySuccess } from "../../../session/notify.js";
-import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { useShelves } from "../../../session/useShelves.js";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField, TextField } from "../../../ui/fields.js";
 import { counted, fullDate } from "../../../words/format.js";
-import { fileName } from "../../../words/exportFileName.js";
 import { money } from "../../../words/money.js";
-import { textOfGuarded } from "../../../work/csvText.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { useTableFile } from "../../shared/useTableFile.js";
 import { StoresFrame } from "../StoresFrame.js";
 import { MoveDialog } from "./MoveDialog.js";
 import { shelvesIn, SHOWN, SHOWN_WORDS, shownItems, worthOf, type Shown } from "./shelfModel.js";
@@ -122,17 +118,14 @@ function TakeAway({
   readonly seen: readonly ShelfItem[];
   readonly shelf: string;
 }): ReactElement {
-  const { entry } = useBook();
-  const today = useAppSelector((state) => state.session.today);
-  const table = (): void => {
-    const name = fileName(entry.name, "stock", formatDay(today), "csv");
-    const text = textOfGuarded(stockTable(seen));
-    downloadFile(new Blob([text], { type: "text/csv" }), name);
-    notifySuccess(`${name} is in the folder of your downloads.`);
-  };
+  const giveTable = useTableFile();
   return (
     <div className="flex flex-wrap gap-3">
-      <button type="button" className={QUIET_BUTTON} onClick={table}>
+      <button
+        type="button"
+        className={QUIET_BUTTON}
+        onClick={() => giveTable("stock", stockTable(seen))}
+      >
         <Table2 size={18} aria-hidden="true" />
         As a table
       </button>
