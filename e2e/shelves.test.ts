@@ -154,7 +154,9 @@ test("a drum that is handed in is empty, and the year's sheet has its receipt", 
 
 test("a quote is kept with its visit, and what is not in it stands out", async () => {
   const { page } = app();
-  await go(page, "stores/quote/m-mower/v-mower");
+  await go(page, "ahead/visits");
+  await page.locator("[data-visit='v-mower']").click();
+  await page.locator("::-p-aria(Beside a quote)").click();
   await waitForWords(page, "Only in the quote: Travel to the shed");
   expect(await wordsOf(page)).toContain("not in the quote");
   await write(page, "All of it", "199");

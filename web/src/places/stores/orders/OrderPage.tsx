@@ -1,5 +1,6 @@
 import {
   dayOf,
+  itemNamed,
   orderStanding,
   type LineStanding,
   type Order,
@@ -65,6 +66,7 @@ function Ordered({ order, catalogue }: OrderedProps): ReactElement {
       </p>
       {order.note && <p className="mb-2">{order.note}</p>}
       <Lines standing={standing} order={order} catalogue={catalogue} />
+      <Received order={order} catalogue={catalogue} />
       {isOpen && online === true && (
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <button type="button" className={QUIET_BUTTON} onClick={() => void ask()}>
@@ -122,5 +124,37 @@ function Lines({
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What came so far, each time with its day. */
+function Received({ order: { received }, catalogue }: OrderedProps): ReactElement | null {
+  if ((received ?? []).length === 0) return null;
+  return (
+    <section aria-labelledby="came" className="mt-4 max-w-4xl">
+      <h2 id="came" className="font-semibold text-quiet">
+        Came so far
+      </h2>
+      <ul>
+        {(received ?? []).map(({ on, lines }, at) => (
+          <li
+            key={at}
+            className="grid gap-x-5 border-t border-hairline py-1.5 sm:grid-cols-[8rem_1fr]"
+          >
+            <span>{fullDate(dayOf(on))}</span>
+            <span>
+              {lines.map((line, place) => {
+                const item = itemNamed(line);
+                return (
+                  <span key={place} className="block">
+                    {lineAmount(line.count, line)} {item === null ? "" : itemName(item, catalogue)}
+                  </span>
+                );
+              })}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
