@@ -45,7 +45,7 @@ export function openFindings(
 }
 
 /** The first day on or after today for which a visit is decided on; null without one. */
-function nextVisit({ visits }: FoundOn, today: DayNumber): DayNumber | null {
+export function nextVisit({ visits }: Pick<FoundOn, "visits">, today: DayNumber): DayNumber | null {
   const coming = visits
     .filter(({ accepted }) => dayOf(accepted) <= today)
     .map(({ date }) => dayOf(date))

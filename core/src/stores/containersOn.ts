@@ -1,6 +1,5 @@
 import { groupBy } from "es-toolkit";
 import type { Book } from "../book/file/book.js";
-import type { EntryId, MachineId } from "../book/records/ids.js";
 import type { Container, WasteKind, WasteMove } from "../book/records/waste.js";
 import { WASTE_KINDS } from "../book/records/waste.js";
 import { currentRecords } from "../book/slice/currentRecords.js";
@@ -10,15 +9,14 @@ import { dimensionOf } from "../quantity/unit.js";
 import { NO_WASTE, plusWaste, wasteAmountOf, wasteKindOf, type WasteAmount } from "./wasteOn.js";
 
 /** Something that put waste into a container, or took it away. */
-export interface WasteStep {
+interface WasteStep {
   readonly day: DayNumber;
   readonly kind: WasteKind;
   /** The container it went into or came out of; null where none is known. */
   readonly container: string | null;
   readonly amount: WasteAmount;
-  readonly of:
-    | { readonly code: "drained"; readonly entry: EntryId; readonly machine: MachineId }
-    | { readonly code: "moved"; readonly move: WasteMove };
+  /** The move; null for what a job drained. */
+  readonly move: WasteMove | null;
 }
 
 /** A container and what stands in it. */
@@ -52,7 +50,7 @@ function usedOn(used: readonly Container[], day: DayNumber): Container | null {
 }
 
 /** All that put waste into containers or took it away up to a day, the earliest first: what entries drained (a corrected entry corrects it), and moves. */
-export function wasteSteps(book: WasteBook, on: DayNumber): WasteStep[] {
+function wasteSteps(book: WasteBook, on: DayNumber): WasteStep[] {
   const { containers = [] } = book;
   const kinds = new Map<string, WasteKind>(
     (book.fluids ?? []).map(({ id, kind }) => [id, wasteKindOf(kind)]),
@@ -64,8 +62,8 @@ export function wasteSteps(book: WasteBook, on: DayNumber): WasteStep[] {
     (record.fluids ?? []).flatMap(({ fluid, out }): WasteStep[] => {
       if (!out || day > on) return [];
       const kind = kinds.get(fluid) ?? "other";
-      const of = { code: "drained", entry: record.id, machine: record.machine } as const;
-      return [{ day, kind, container: into(kind, day), amount: wasteAmountOf(out), of }];
+      const amount = wasteAmountOf(out);
+      return [{ day, kind, container: into(kind, day), amount, move: null }];
     }),
   );
   const moved = currentRecords(book.wasteMoves ?? []).flatMap(({ record, day }): WasteStep[] => {
@@ -73,8 +71,7 @@ export function wasteSteps(book: WasteBook, on: DayNumber): WasteStep[] {
     const { kind, container, amount, why } = record;
     const whole = wasteAmountOf(amount);
     const signed = why === "filled" ? whole : plusWaste(NO_WASTE, whole, -1);
-    const of = { code: "moved", move: record } as const;
-    return [{ day, kind, container: container ?? into(kind, day), amount: signed, of }];
+    return [{ day, kind, container: container ?? into(kind, day), amount: signed, move: record }];
   });
   return [...drained, ...moved].sort((one, other) => one.day - other.day);
 }
@@ -122,7 +119,7 @@ export function wasteOfSpan(book: WasteBook, from: DayNumber, to: DayNumber): Wa
     const sum = (of: (step: WasteStep) => boolean): WasteAmount =>
       steps.filter(of).reduce((total, { amount }) => plusWaste(total, amount), NO_WASTE);
     const within = ({ day }: WasteStep): boolean => day >= from;
-    const whyOf = ({ of }: WasteStep): string => (of.code === "drained" ? "drained" : of.move.why);
+    const whyOf = ({ move }: WasteStep): string => move?.why ?? "drained";
     const handed = steps.filter((step) => within(step) && whyOf(step) === "handed-in");
     return [
       {
@@ -136,7 +133,7 @@ export function wasteOfSpan(book: WasteBook, from: DayNumber, to: DayNumber): Wa
           -1,
         ),
         after: sum(() => true),
-        papers: handed.flatMap(({ of }) => (of.code === "moved" ? [of.move] : [])),
+        papers: handed.flatMap(({ move }) => move ?? []),
       },
     ];
   });

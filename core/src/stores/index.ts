@@ -4,8 +4,6 @@ export {
   shareOfContainer,
   type WasteOfSpan,
   wasteOfSpan,
-  type WasteStep,
-  wasteSteps,
 } from "./containersOn.js";
 export {
   type Catalogue,

@@ -57,7 +57,8 @@ export interface CurrentNumber {
   readonly unknown: string | null;
 }
 
-const sameNumber = (one: string, other: string): boolean =>
+/** Whether two numbers are the same, however they are written. */
+export const isSameNumber = (one: string, other: string): boolean =>
   one.trim().toLowerCase() === other.trim().toLowerCase();
 
 /** The part whose number is current where one is wanted: numbers that took its place are followed as far as the book knows them. */
@@ -69,7 +70,7 @@ export function currentNumber(part: Part, parts: Iterable<Part>): CurrentNumber 
     seen.add(now.id);
     const next = (now.supersededBy ?? "").trim();
     if (next === "") return { part: now, unknown: null };
-    const known = all.find(({ number, id }) => sameNumber(number, next) && !seen.has(id));
+    const known = all.find(({ number, id }) => isSameNumber(number, next) && !seen.has(id));
     if (known === undefined) return { part: now, unknown: next };
     now = known;
   }

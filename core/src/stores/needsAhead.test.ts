@@ -66,6 +66,12 @@ const BOOK = {
       parts: [{ part: "filter" }],
     },
   ],
+  visits: [
+    {
+      ...{ id: "v", machine: "van", date: formatDay(inDays(9)), tasks: ["oil", "box"] },
+      accepted: "2026-11-20",
+    },
+  ],
   people: [{ id: "p", name: "Edda", initials: "E", rate: 40 }],
 } as unknown as AheadBook;
 
@@ -110,12 +116,28 @@ test("what is wanted after the horizon is left out, and of another machine", () 
 test("what a journey brings forward is not bought a second time for the visit that is proposed for it", () => {
   const journey = { id: "j", machine: "van", name: "Fair", days: 200 };
   const journeys = [{ ...journey, date: formatDay(inDays(20)) }];
-  const book = { ...BOOK, journeys } as unknown as AheadBook;
+  const book = { ...BOOK, journeys, visits: [] } as unknown as AheadBook;
   const { needs } = needsOf(visits([120, null, ["oil"]]), 200, book);
   const oils = needs.filter(({ item }) => "product" in item);
   expect(oils).toMatchObject([
     { amount: 6, of: { code: "journey", journey: "j", tasks: ["oil"] } },
   ]);
+});
+
+test("what a journey takes on its way leaves out proposals after it departs, and none before", () => {
+  const journey = { id: "j", machine: "van", name: "Fair", days: 60 };
+  const journeys = [{ ...journey, date: formatDay(inDays(20)) }];
+  const [oil] = BOOK.tasks ?? [];
+  const tasks = [{ ...oil, regimes: { handbook: [{ days: 20 }] } }];
+  const book = { ...BOOK, journeys, tasks, visits: [] } as unknown as AheadBook;
+  const proposed = [5, 25, 45, 65, 85].map((days) => [days, null, ["oil"]] as const);
+  const { needs } = needsOf(visits(...proposed), 100, book);
+  const oils = needs.filter(({ item }) => "product" in item);
+  const along = oils.filter(({ of }) => of.code === "journey");
+  const times = (along[0]?.amount ?? 0) / 6;
+  expect(times).toBeGreaterThan(1);
+  const left = oils.flatMap(({ of, on }) => (of.code === "visit" ? [on] : []));
+  expect(left).toEqual([inDays(5), ...[25, 45, 65, 85].slice(times).map(inDays)]);
 });
 
 test("a year takes what work used in the 365 days before", () => {

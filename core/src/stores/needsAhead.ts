@@ -10,7 +10,7 @@ import { currentRecords } from "../book/slice/currentRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { planJourney, type JourneyPlan } from "../plan/journeys/planJourney.js";
-import { openFindings } from "../schedule/findingsDue.js";
+import { nextVisit, openFindings } from "../schedule/findingsDue.js";
 import { plateNow } from "../schedule/inside.js";
 import { machineState } from "../schedule/reckonMachine.js";
 import {
@@ -60,11 +60,17 @@ export type AheadBook = Pick<
   | "stockMoves"
 >;
 
+/** Turns of a task that are done for a journey in the place of visits that are only proposed, from a day on. */
+interface Taken {
+  readonly task: TaskId;
+  readonly from: DayNumber;
+  readonly times: number;
+}
+
 /** What a journey takes that no accepted visit does: what is done on the visit before it, and what is done on the way. */
 interface OnJourney {
   readonly needs: Needs;
-  /** Turns of tasks that it takes from the visits that are only proposed. */
-  readonly instead: ReadonlyMap<TaskId, number>;
+  readonly instead: readonly Taken[];
 }
 
 /** What is needed for work ahead up to and with a day: what visits, open findings and journeys take. */
@@ -113,8 +119,7 @@ function needsOfMachine(
   const ahead = left
     .filter(({ day }) => day <= until)
     .map((visit) => needsOfVisit(visit, own.tasks, from));
-  const accepted = visits.filter(({ visit }) => visit !== null).map(({ day }) => day);
-  const next = accepted.length === 0 ? null : (Math.min(...accepted) as DayNumber);
+  const next = nextVisit(own, today);
   const noted = { findings: own.findings, entries: currentRecords(own.entries) };
   const found = openFindings(noted, today).flatMap((finding) =>
     needsOfFinding(finding, today, next),
@@ -126,23 +131,22 @@ function needsOfMachine(
   };
 }
 
-/** Visits without the turns that are done for journeys instead: of those only proposed, the first of each task. */
+/** Visits without the turns that are done for journeys instead: of those only proposed, the first of each task from its day on. */
 function withoutTaken(
   visits: readonly VisitAhead[],
   journeys: readonly OnJourney[],
 ): readonly VisitAhead[] {
-  const taken = new Map<TaskId, number>();
-  for (const [task, times] of journeys.flatMap(({ instead }) => [...instead])) {
-    taken.set(task, (taken.get(task) ?? 0) + times);
-  }
-  if (taken.size === 0) return visits;
+  const taken = journeys.flatMap(({ instead }) => instead.map((one) => ({ ...one })));
+  if (taken.length === 0) return visits;
   const sorted = [...visits].sort((one, other) => one.day - other.day);
   return sorted.map((visit) => {
     if (visit.visit !== null) return visit;
-    const tasks = visit.tasks.filter((task) => {
-      const left = taken.get(task) ?? 0;
-      if (left > 0) taken.set(task, left - 1);
-      return left === 0;
+    const tasks = visit.tasks.filter((id) => {
+      const one = taken.find(
+        ({ task, from, times }) => task === id && times > 0 && visit.day >= from,
+      );
+      if (one !== undefined) one.times -= 1;
+      return one === undefined;
     });
     return { ...visit, tasks };
   });
@@ -169,7 +173,7 @@ function journeysOf(
   const state = machineState(records, settings, today);
   const visits = (book.visits ?? []).filter((visit) => visit.machine === machine);
   return journeys.map((journey) =>
-    onJourney(planJourney(journey, state, visits, source), own.tasks, from),
+    onJourney(planJourney(journey, state, visits, source), own.tasks, from, today),
   );
 }
 
@@ -177,6 +181,7 @@ function onJourney(
   { journey, days, tasks, inVisits, along, visitOn }: JourneyPlan,
   own: readonly Task[],
   from: NeedsFrom,
+  today: DayNumber,
 ): OnJourney {
   const held = new Set(inVisits.map(({ task }) => task));
   const before = tasks.filter(
@@ -191,10 +196,12 @@ function onJourney(
     machine: from.machine,
     departs: days.departs,
   });
-  const instead = new Map<TaskId, number>(ids.map((id) => [id, 1]));
-  for (const { task, times, advice } of tasks) {
-    if (advice === "on-the-way") instead.set(task, (instead.get(task) ?? 0) + times);
-  }
+  const onTheWay = tasks.filter(({ advice }) => advice === "on-the-way");
+  const instead = [
+    ...ids.map((task): Taken => ({ task, from: today, times: 1 })),
+    // What is proposed before departure is done besides.
+    ...onTheWay.map(({ task, times }): Taken => ({ task, from: days.departs, times })),
+  ];
   const needs = first.needs.map((need): StoreNeed => {
     const { of } = need;
     const wanted = of.code === "visit" ? of.tasks : [];

@@ -14,8 +14,6 @@ export interface PackOffer {
   readonly price: number | null;
   /** Who asks that; null where nobody is known to. */
   readonly source: string | null;
-  /** The day the price is of; null where that is not said. */
-  readonly priced: string | null;
 }
 
 /** Packs to buy, so many of each. */
@@ -53,12 +51,7 @@ function priced(
     (cheapest, one) => (cheapest === null || one.price < cheapest.price ? one : cheapest),
     null,
   );
-  return {
-    size,
-    price: least?.price ?? null,
-    source: least?.source ?? null,
-    priced: least?.on ?? null,
-  };
+  return { size, price: least?.price ?? null, source: least?.source ?? null };
 }
 
 /** The packs an item comes in, each at the cheapest source that is current, or at one source only; none where no pack is recorded. */

@@ -11,7 +11,7 @@ import type { StockMove } from "../book/records/stockMove.js";
 import type { SharedSlice } from "../book/slice/slice.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { isAbove, isSame } from "../sums/nearly.js";
-import { catalogueOf, itemNamed, unitOfItem, type StoreItem } from "./item.js";
+import { catalogueOf, isSameNumber, itemNamed, unitOfItem, type StoreItem } from "./item.js";
 import { amountOfLine, orderStanding, type OrderLine } from "./orders.js";
 import { plainAmount } from "./price.js";
 import { stockMoveOf } from "./stockCommands.js";
@@ -99,9 +99,6 @@ function lineThatCame(
   const number = instead === null ? {} : { number: instead };
   return { ...rest, ...item, ...number, count, ...(price === null ? {} : { price }) };
 }
-
-const isSameNumber = (one: string, other: string): boolean =>
-  one.trim().toLowerCase() === other.trim().toLowerCase();
 
 /** What came under the very number that was ordered came as it was ordered. */
 function withoutOwnNumber(

@@ -103,6 +103,15 @@ test("a number that was superseded is ordered as the one that is current, and wh
   expect(toBuy[0]?.buying?.cost).toBe(33);
 });
 
+test("what is on order or used under the old number counts for the new one, and its least is kept once", () => {
+  const orders = [
+    { id: "o", source: "Factors", placed: "2026-11-01", lines: [{ part: "old", count: 2 }] },
+  ] as unknown as Order[];
+  const items = [held(ofPart("old"), 0, 2), held(ofPart("new"), 0, 1)];
+  const { toBuy } = shoppingList([need(ofPart("new"), 3, 4)], from({ orders, items }));
+  expect(toBuy).toMatchObject([{ item: { part: "new" }, onOrder: 2, least: 2, short: 3 }]);
+});
+
 test("a pack without a price is cost unknown and covers with the least left; without any pack there is nothing to choose", () => {
   const needs = [
     need(ofProduct("plain"), 4, 1),

@@ -139,11 +139,9 @@ export function shoppingList(needs: readonly StoreNeed[], from: ShoppingFrom): S
     least.set(itemKey(item), held.least);
     groups.of(item);
   }
-  // What stands on the shelf under another number of the same serves as well.
+  // What is there, on order or used under a number that was superseded counts for the one that is current.
   for (const part of catalogue.parts.values()) {
-    if ((part.supersededBy ?? "") !== "" && onHand.has(itemKey({ part: part.id }))) {
-      groups.of({ part: part.id });
-    }
+    if ((part.supersededBy ?? "") !== "") groups.of({ part: part.id });
   }
   const coming = onOrder(orders, catalogue);
   const lines = [...groups.byKey.values()].map((group) =>
@@ -183,13 +181,14 @@ function lineOf(
     keys.reduce((total, key) => total + Math.max(0, of.get(key) ?? 0), 0);
   const sorted = [...needs].sort(inOrder);
   const needed = needs.reduce((total, { amount }) => total + amount, 0);
-  const [onHand, least, onTheWay] = [sum(held), sum(kept), sum(coming)];
+  const [onHand, onTheWay] = [sum(held), sum(coming)];
+  const least = Math.max(0, ...keys.map((key) => kept.get(key) ?? 0));
   const there = onHand + onTheWay;
   const missing = needed + least - there;
   const short = missing > SHORT ? missing : 0;
   // A number that nobody has a part of has no price either: that of the one before is not asked any more.
   const offers = offersOf(item, catalogue, source).map((offer) =>
-    instead === null ? offer : { ...offer, price: null, source: null, priced: null },
+    instead === null ? offer : { ...offer, price: null, source: null },
   );
   const buying = short === 0 ? null : buyingFor(needed + least, there, offers);
   const own = new Set(keys);
