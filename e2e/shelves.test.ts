@@ -121,6 +121,17 @@ test("what was bought comes to the shelf with its price", async () => {
   await page.waitForFunction(() => document.querySelector("[role=dialog]") === null);
   const { stockMoves = [] } = await book();
   expect(stockMoves.at(-1)).toMatchObject({ part: "pt-washer-24", amount: 10, price: 0.7 });
+  await go(page, "stores");
+  await press(page, "Write down what came or went of W 24 Copper washer 24 mm");
+  await waitForWords(page, "0.70 cr", "[role=dialog]");
+  await page.focus("[role=dialog] button[aria-label^='Strike out bought 10']");
+  await page.keyboard.press("Enter");
+  await page.waitForFunction(
+    () => !document.querySelector<HTMLElement>("[role=dialog]")?.innerText.includes("0.70"),
+  );
+  await page.keyboard.press("Escape");
+  const struck = (await book()).stockMoves?.at(-1);
+  expect(struck).toMatchObject({ replaces: stockMoves.at(-1)?.id, void: true });
 });
 
 test("labels for a shelf name what lies there", async () => {

@@ -6,6 +6,12 @@ export {
   wasteOfSpan,
 } from "./containersOn.js";
 export {
+  type ContainerAhead,
+  containerAhead,
+  type DrainAhead,
+  drainsAhead,
+} from "./drainsAhead.js";
+export {
   type Catalogue,
   catalogueOf,
   currentNumber,

@@ -20,6 +20,7 @@ import {
   type MoveModel,
 } from "./moveModel.js";
 import { shelvesIn } from "./shelfModel.js";
+import { MovesOf } from "./MovesOf.js";
 import { useMoves } from "./useMoves.js";
 
 interface MoveProps {
@@ -75,37 +76,45 @@ function MoveForm({
     return true;
   };
   return (
-    <FormBody
-      form={form}
-      onSave={keep}
-      failure={failure}
-      className="grid gap-x-5 gap-y-3 pt-1 pb-3 sm:grid-cols-2"
-      foot={
+    <>
+      <FormBody
+        form={form}
+        onSave={keep}
+        failure={failure}
+        className="grid gap-x-5 gap-y-3 pt-1 pb-3 sm:grid-cols-2"
+        foot={
+          <div className="sm:col-span-2">
+            <button type="submit" className={PRIMARY_BUTTON}>
+              Write it down
+            </button>
+          </div>
+        }
+      >
         <div className="sm:col-span-2">
-          <button type="submit" className={PRIMARY_BUTTON}>
-            Write it down
-          </button>
+          <SelectField
+            {...field("item")}
+            choices={[["", "choose a part or a fluid"] as const, ...itemChoices(catalogue)]}
+          />
         </div>
-      }
-    >
-      <div className="sm:col-span-2">
         <SelectField
-          {...field("item")}
-          choices={[["", "choose a part or a fluid"] as const, ...itemChoices(catalogue)]}
+          {...field("why")}
+          choices={MOVES.map((why) => [why, MOVE_WORDS[why]] as const)}
         />
-      </div>
-      <SelectField
-        {...field("why")}
-        choices={MOVES.map((why) => [why, MOVE_WORDS[why]] as const)}
-      />
-      <TextField isMono isRequired {...field("amount")} note={unit === "piece" ? "pieces" : unit} />
-      <DayField {...field("date")} />
-      <TextField isMono {...field("price")} />
-      <TextField {...field("source")} />
-      <TextField offered={shelvesIn(items)} {...field("shelf")} />
-      <div className="sm:col-span-2">
-        <NoteField {...field("note")} />
-      </div>
-    </FormBody>
+        <TextField
+          isMono
+          isRequired
+          {...field("amount")}
+          note={unit === "piece" ? "pieces" : unit}
+        />
+        <DayField {...field("date")} />
+        <TextField isMono {...field("price")} />
+        <TextField {...field("source")} />
+        <TextField offered={shelvesIn(items)} {...field("shelf")} />
+        <div className="sm:col-span-2">
+          <NoteField {...field("note")} />
+        </div>
+      </FormBody>
+      {chosen !== null && unit !== "" && <MovesOf item={chosen} unit={unit} />}
+    </>
   );
 }

@@ -1,4 +1,9 @@
-import { type ContainerStanding, type WasteMove, shareOfContainer } from "@yonderfell/core";
+import {
+  containerAhead,
+  type ContainerStanding,
+  type DrainAhead,
+  type WasteMove,
+} from "@yonderfell/core";
 import { FileText, Plus } from "lucide-react";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
@@ -11,7 +16,7 @@ import { StoresFrame } from "../StoresFrame.js";
 import { ContainerBar } from "./ContainerBar.js";
 import { ContainerDialog } from "./ContainerDialog.js";
 import { HandedIn } from "./HandedIn.js";
-import { useDrainsAhead, type DrainAhead } from "./useDrainsAhead.js";
+import { useDrainsAhead } from "./useDrainsAhead.js";
 import { WasteDialog } from "./WasteDialog.js";
 import { KIND_CAUTIONS, wasteAmount } from "./wasteWords.js";
 import { stockWords } from "../stockWords.js";
@@ -83,19 +88,6 @@ export default function WastePage(): ReactElement {
   );
 }
 
-/** The first of the next drains that does not fit any more; null where all do. */
-function firstTooMuch(
-  { container, standing }: ContainerStanding,
-  next: readonly DrainAhead[],
-): DrainAhead | null {
-  let there = standing;
-  for (const drain of next) {
-    there = { ...there, litres: there.litres + drain.litres };
-    if ((shareOfContainer(container, there) ?? 0) > 1) return drain;
-  }
-  return null;
-}
-
 function Held({
   held,
   next,
@@ -107,11 +99,13 @@ function Held({
 }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const { container, standing, full } = held;
-  const tooMuch = firstTooMuch(held, next);
+  const machines = useAppSelector((state) => state.board.machines);
+  const { afterNext, tooMuch } = containerAhead(held, next);
+  const tag = machines.find(({ machine }) => machine.id === tooMuch?.machine)?.machine.tag ?? "";
   const isOver = full !== null && full >= 1;
   return (
     <li className="grid items-start gap-x-6 gap-y-1 border-t border-hairline py-3 lg:grid-cols-[5rem_1fr_auto]">
-      <ContainerBar full={full} next={nextShare(held, next)} />
+      <ContainerBar full={full} next={afterNext} />
       <div>
         <h2 className="text-large leading-tight font-bold">{container.name}</h2>
         <p>
@@ -127,7 +121,7 @@ function Held({
         {isOver && <p className="font-semibold text-overdue">Full: hand it in.</p>}
         {!isOver && tooMuch !== null && (
           <p className="font-semibold text-due">
-            The next drains do not fit: full with {tooMuch.tag} on {shortDate(tooMuch.day, today)},{" "}
+            The next drains do not fit: full with {tag} on {shortDate(tooMuch.day, today)},{" "}
             {stockWords(tooMuch.litres)} L. Hand it in before.
           </p>
         )}
@@ -175,15 +169,4 @@ function HeldActions({
       </button>
     </div>
   );
-}
-
-/** How full it will be after the next drain, from 0; null where that is not known. */
-function nextShare(
-  { container, standing, full }: ContainerStanding,
-  next: readonly DrainAhead[],
-): number | null {
-  const first = next[0];
-  if (full === null || first === undefined) return null;
-  const after = { ...standing, litres: standing.litres + first.litres };
-  return shareOfContainer(container, after);
 }

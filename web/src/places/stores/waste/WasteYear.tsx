@@ -9,8 +9,7 @@ import { Page } from "../../../ui/Page.js";
 import { fullDate } from "../../../words/format.js";
 import { shelvesReckoned } from "../../../work/shelvesClient.js";
 import { PrintActions } from "../../shared/PrintActions.js";
-import { stockWords } from "../stockWords.js";
-import { wasteAmount } from "./wasteWords.js";
+import { moveAmount, wasteAmount } from "./wasteWords.js";
 
 /** So many years are offered. */
 const YEARS = 6;
@@ -87,16 +86,12 @@ function Kind({ waste }: { readonly waste: WasteOfSpan }): ReactElement {
             </tr>
           </thead>
           <tbody>
-            {papers.map(({ id, date, amount, where, paper }) => (
-              <tr key={id} className="border-t border-hairline">
-                <td>{fullDate(dayOf(date))}</td>
-                <td className="tabular-nums">
-                  {typeof amount === "number"
-                    ? stockWords(amount)
-                    : `${stockWords(amount.value)} ${amount.unit}`}
-                </td>
-                <td>{where ?? ""}</td>
-                <td className="font-mono">{paper ?? "none"}</td>
+            {papers.map((move) => (
+              <tr key={move.id} className="border-t border-hairline">
+                <td>{fullDate(dayOf(move.date))}</td>
+                <td className="tabular-nums">{moveAmount(move)}</td>
+                <td>{move.where ?? ""}</td>
+                <td className="font-mono">{move.paper ?? "none"}</td>
               </tr>
             ))}
           </tbody>

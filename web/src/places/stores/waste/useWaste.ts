@@ -1,6 +1,7 @@
 import {
   keepContainer,
   moveWaste,
+  strikeWaste,
   type Container,
   type WasteIssue,
   type WasteTold,
@@ -12,6 +13,7 @@ import { wasteIssueWords } from "./wasteWords.js";
 interface Wasting {
   readonly move: (told: WasteTold) => Promise<boolean>;
   readonly keep: (container: Container, isEmpty: boolean) => Promise<boolean>;
+  readonly strike: (id: string) => Promise<boolean>;
   readonly failure: string;
 }
 
@@ -40,6 +42,18 @@ export function useWaste(): Wasting {
             around,
           ),
         "Saved.",
+      );
+      return saved !== null;
+    },
+    strike: async (id) => {
+      const saved = await run(
+        (storage, around) =>
+          storage.performShared(
+            ["wasteMoves"],
+            (slice, context) => strikeWaste(slice, id, context),
+            around,
+          ),
+        "Struck out.",
       );
       return saved !== null;
     },

@@ -1,6 +1,7 @@
-import type { WasteAmount, WasteIssue, WasteOfSpan } from "@yonderfell/core";
+import type { WasteAmount, WasteIssue, WasteMove, WasteOfSpan } from "@yonderfell/core";
 import { counted, NBSP } from "../../../words/format.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
+import { quantityWords } from "../../../words/quantityWords.js";
 import { stockWords } from "../stockWords.js";
 
 /** An amount of waste: `12.6 L, 3 pieces`; `none`. */
@@ -12,6 +13,10 @@ export function wasteAmount({ litres, kilograms, pieces }: WasteAmount): string 
   ];
   return parts.length === 0 ? "none" : parts.join(", ");
 }
+
+/** How much of waste a move is of. */
+export const moveAmount = ({ amount }: WasteMove): string =>
+  typeof amount === "number" ? counted(amount, "piece") : quantityWords(amount);
 
 /** What is to be kept in mind with a kind of waste. */
 export const KIND_CAUTIONS: Readonly<Record<WasteOfSpan["kind"], string>> = {
