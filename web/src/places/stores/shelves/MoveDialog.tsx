@@ -71,9 +71,9 @@ function MoveForm({
   const unit = chosen === null ? "" : unitOfItem(chosen, catalogue);
   const keep = async (): Promise<boolean> => {
     const told = moveOf(model, catalogue);
-    if (told === null || !(await move(told))) return false;
-    onClose();
-    return true;
+    const isDone = told !== null && (await move(told));
+    if (isDone) onClose();
+    return isDone;
   };
   return (
     <>
@@ -82,13 +82,7 @@ function MoveForm({
         onSave={keep}
         failure={failure}
         className="grid gap-x-5 gap-y-3 pt-1 pb-3 sm:grid-cols-2"
-        foot={
-          <div className="sm:col-span-2">
-            <button type="submit" className={PRIMARY_BUTTON}>
-              Write it down
-            </button>
-          </div>
-        }
+        foot={<WriteDown />}
       >
         <div className="sm:col-span-2">
           <SelectField
@@ -103,8 +97,9 @@ function MoveForm({
         <TextField
           isMono
           isRequired
+          autoFocus={item !== null}
           {...field("amount")}
-          note={unit === "piece" ? "pieces" : unit}
+          note={unit.replace("piece", "pieces")}
         />
         <DayField {...field("date")} />
         <TextField isMono {...field("price")} />
@@ -116,5 +111,15 @@ function MoveForm({
       </FormBody>
       {chosen !== null && unit !== "" && <MovesOf item={chosen} unit={unit} />}
     </>
+  );
+}
+
+function WriteDown(): ReactElement {
+  return (
+    <div className="sm:col-span-2">
+      <button type="submit" className={PRIMARY_BUTTON}>
+        Write it down
+      </button>
+    </div>
   );
 }

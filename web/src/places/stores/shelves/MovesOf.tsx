@@ -78,7 +78,7 @@ function MoveLine({
   const much = typeof amount === "number" ? itemAmount(amount, unit) : quantityWords(amount);
   const more = [typeof price === "number" ? money(price, currency) : "", source ?? "", note ?? ""];
   return (
-    <li className="grid items-center gap-x-4 border-t border-hairline py-1 sm:grid-cols-[7rem_8rem_5rem_1fr_auto]">
+    <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline py-1 sm:grid sm:grid-cols-[7rem_8rem_5rem_1fr_auto]">
       <span>{day}</span>
       <span>{MOVE_WORDS[why]}</span>
       <span className="font-semibold tabular-nums">{much}</span>
@@ -86,7 +86,7 @@ function MoveLine({
       <button
         type="button"
         aria-label={`Strike out ${MOVE_WORDS[why]} ${much} on ${day}`}
-        className="min-h-9 text-clear hover:underline"
+        className="ml-auto min-h-9 text-clear hover:underline"
         onClick={onStrike}
       >
         Strike out

@@ -30,7 +30,7 @@ export function HandedIn(): ReactElement | null {
         {latest.map(({ record }) => (
           <li
             key={record.id}
-            className="grid gap-x-5 border-t border-hairline py-1.5 items-center lg:grid-cols-[8rem_7rem_6rem_6rem_1fr_8rem_auto]"
+            className="flex flex-wrap gap-x-5 border-t border-hairline py-1.5 items-center lg:grid lg:grid-cols-[8rem_7rem_6rem_6rem_1fr_8rem_auto]"
           >
             <span>{fullDate(dayOf(record.date))}</span>
             <span>{record.why === "handed-in" ? "handed in" : "put in"}</span>
@@ -44,7 +44,7 @@ export function HandedIn(): ReactElement | null {
             <button
               type="button"
               aria-label={`Strike out ${moveAmount(record)} of ${record.kind} on ${fullDate(dayOf(record.date))}`}
-              className="min-h-9 text-clear hover:underline"
+              className="ml-auto min-h-9 text-clear hover:underline"
               onClick={() => void strike(record.id)}
             >
               Strike out
