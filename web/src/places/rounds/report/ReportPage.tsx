@@ -30,7 +30,6 @@ import { PictureImage } from "../../shared/pictures/PictureStrip.js";
 import { PrintActions } from "../../shared/PrintActions.js";
 import type { Paper } from "./paper.js";
 import { ReportPaper } from "./ReportPaper.js";
-import "./report.css";
 
 const SINCE = [
   ["30", "the last 30 days"],
