@@ -33,6 +33,7 @@ export const USAGE = [
   "yonderfell card BOOK MACHINE TASK… [--json]",
   "yonderfell methods BOOK | --library",
   "yonderfell job FILE [--now MS] [--json]",
+  "yonderfell record verify FILE [--json]",
   "yonderfell reckon [NAME [FILE] [--json]]",
   "yonderfell reckon NAME --help",
 ].join("\n");
@@ -97,7 +98,7 @@ export function optionsFrom(words: readonly string[]): Options {
   const command = COMMANDS.find((one) => one === word);
   if (command === undefined) {
     throw new Problem(
-      `expected due, check, costs, stock, waste, card, methods, job, reckon or help (found ${JSON.stringify(word)})`,
+      `expected due, check, costs, stock, waste, card, methods, job, record, reckon or help (found ${JSON.stringify(word)})`,
     );
   }
   const on = dayFrom("--on", values.on);

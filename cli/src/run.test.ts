@@ -136,7 +136,10 @@ test.each([
   [["due", GOOD, ...ON, "--status", "late"], /--status: expected overdue, due/],
   [["due", GOOD, ...ON, "--machine", "99"], /--machine: expected the number of a machine/],
   [["due", GOOD, ...ON, "--colour"], /--colour/],
-  [["list"], /expected due, check, costs, stock, waste, card, methods, job, reckon or help/],
+  [
+    ["list"],
+    /expected due, check, costs, stock, waste, card, methods, job, record, reckon or help/,
+  ],
 ])("%j is answered with what was expected", (words, complaint) => {
   const ending = run(words, TODAY);
   expect(ending).toMatchObject({ status: 2, output: "" });

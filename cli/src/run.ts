@@ -18,6 +18,7 @@ import { job } from "./job.js";
 import { methods } from "./methods.js";
 import { optionsFrom, USAGE, type Options } from "./options.js";
 import { Problem } from "./problem.js";
+import { record } from "./record.js";
 import { stockTable } from "./stockTable.js";
 import { wasteTable } from "./wasteTable.js";
 import { reckon, standardInput, type ReadInput } from "./reckon.js";
@@ -95,16 +96,22 @@ export function run(
   readInput: ReadInput = standardInput,
 ): Ending {
   const [command, ...others] = words;
-  const answer = (): string =>
-    command === "reckon"
-      ? reckon(others, readInput)
-      : command === "job"
-        ? job(others)
-        : command === "card"
-          ? cardFor(others, now)
-          : command === "methods"
-            ? methods(others)
-            : output(optionsFrom(words), now);
+  const answer = (): string => {
+    switch (command) {
+      case "reckon":
+        return reckon(others, readInput);
+      case "job":
+        return job(others);
+      case "card":
+        return cardFor(others, now);
+      case "methods":
+        return methods(others);
+      case "record":
+        return record(others);
+      default:
+        return output(optionsFrom(words), now);
+    }
+  };
   try {
     return { status: 0, output: answer(), complaint: "" };
   } catch (error) {

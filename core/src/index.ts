@@ -22,5 +22,6 @@ export * from "./report/index.js";
 export * from "./samples/index.js";
 export * from "./schedule/index.js";
 export * from "./schedule/limits/index.js";
+export * from "./serviceRecord/index.js";
 export * from "./stores/index.js";
 export * from "./sums/index.js";

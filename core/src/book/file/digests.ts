@@ -1,4 +1,4 @@
-import { hashOf } from "./hashOf.js";
+import { digestOf } from "./canonical.js";
 import type { Book } from "./book.js";
 import { SECTIONS, sectionsOfVersion, type Section } from "../records/sections.js";
 import { SECTION_WORDS } from "../records/sectionWords.js";
@@ -15,50 +15,6 @@ type Keyed = Readonly<Record<string, unknown>>;
 const OF_THE_FILE: ReadonlySet<string> = new Set(["digests", "about"]);
 
 const before = (one: string, other: string): number => (one < other ? -1 : Number(one > other));
-
-const DIGIT = { first: 48, last: 57 } as const;
-
-/** Whether a key keeps the place in an object that it is given: those that begin with a figure may go before the others. */
-function keepsPlace(key: string): boolean {
-  const first = key.charCodeAt(0);
-  return (first < DIGIT.first || first > DIGIT.last) && key !== "__proto__";
-}
-
-/** A value with the keys of its objects in order; tells of each that would not keep its place. */
-function sorted(value: unknown, tell: () => void): unknown {
-  if (typeof value !== "object" || value === null) return value;
-  if (Array.isArray(value)) return value.map((each) => sorted(each, tell));
-  const copy: Record<string, unknown> = {};
-  for (const key of Object.keys(value).sort()) {
-    if (keepsPlace(key)) copy[key] = sorted((value as Keyed)[key], tell);
-    else tell();
-  }
-  return copy;
-}
-
-/** The same as text, key by key: three times as slow, whatever the keys are. */
-function written(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(written).join(",")}]`;
-  if (typeof value !== "object" || value === null) return JSON.stringify(value) ?? "null";
-  const fields = Object.keys(value)
-    .filter((key) => (value as Keyed)[key] !== undefined)
-    .sort()
-    .map((key) => `${JSON.stringify(key)}:${written((value as Keyed)[key])}`);
-  return `{${fields.join(",")}}`;
-}
-
-/** What a value says, in one way only: JSON with its keys in the order of their code units and no white space. */
-function canonical(value: unknown): string {
-  let isInOrder = true;
-  const copy = sorted(value, () => {
-    isInOrder = false;
-  });
-  return isInOrder ? JSON.stringify(copy) : written(value);
-}
-
-function digest(value: unknown): string {
-  return hashOf(new TextEncoder().encode(canonical(value)));
-}
 
 /** The records of a section by their ids, without what counts their changes. */
 function contentOf(records: readonly { readonly id: string }[]): readonly object[] {
@@ -85,12 +41,12 @@ function restOf(book: Book, sections: readonly string[]): Keyed {
 export function digestsOf(book: Book, pictures: readonly string[]): Digests {
   // A file of an older version counts what became a section since among the rest.
   const sections = sectionsOfVersion(book.version);
-  const digests: Partial<Record<Digested, string>> = { book: digest(restOf(book, sections)) };
+  const digests: Partial<Record<Digested, string>> = { book: digestOf(restOf(book, sections)) };
   for (const section of sections) {
     const records = book[section] ?? [];
-    if (records.length > 0) digests[section] = digest(contentOf(records));
+    if (records.length > 0) digests[section] = digestOf(contentOf(records));
   }
-  if (pictures.length > 0) digests.pictures = digest([...pictures].sort(before));
+  if (pictures.length > 0) digests.pictures = digestOf([...pictures].sort(before));
   return digests;
 }
 

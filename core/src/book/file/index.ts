@@ -3,6 +3,7 @@ export { describeIssue } from "./describe.js";
 export type { BookIssue } from "./issue.js";
 export { numbered, recordCount, type Sections } from "./numbered.js";
 export { type BookFile, readBook, readBookData, readBookFile } from "./readBook.js";
+export { canonicalText, digestOf } from "./canonical.js";
 export { hashOf } from "./hashOf.js";
 export { digestedWords, type Digested } from "./digests.js";
 export { PROGRAM } from "./program.js";
