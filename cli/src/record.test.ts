@@ -9,7 +9,6 @@ import {
   recordText,
   type MachineId,
   type RecordContent,
-  type RecordedSections,
 } from "@yonderfell/core";
 import { demonstrationBook } from "@yonderfell/demo";
 import { zipSync } from "fflate";
@@ -30,7 +29,7 @@ const TABLE = bytes("Date,Kind\r\n");
 
 /** The record of the demonstration's hatchback, with one picture at its first line. */
 function record(): string {
-  const made = makeRecord(demonstrationBook(TODAY) as RecordedSections, {
+  const made = makeRecord(demonstrationBook(TODAY), {
     ...{ machine: "m-hatch" as MachineId, from: dayOf("2000-01-01"), to: TODAY },
     ...{ issued: TODAY, book: "Skarrow Vale" },
   }) as RecordContent;

@@ -108,6 +108,7 @@ export function run(
         return methods(others);
       case "record":
         return record(others);
+      case undefined:
       default:
         return output(optionsFrom(words), now);
     }

@@ -39,6 +39,6 @@ export {
   type WorkFigure,
   type WorkTook,
 } from "./logWork.js";
-export { type InTime, type Turn, turnsDone } from "./turns.js";
+export { type InTime, type TurnDone, turnsDone } from "./turns.js";
 export { type WorkFollows, workFollows } from "./workFollows.js";
 export { BEGINNING, type Span, type SpanName, spanName, spanOf, SPANS } from "./span.js";

@@ -19,7 +19,7 @@ import { reckonTask } from "../schedule/reckonTask.js";
 export type InTime = "in time" | "within grace" | "late" | "unknown" | "no limit";
 
 /** A task that was done, beside how it stood on that day just before. */
-export interface Turn {
+export interface TurnDone {
   readonly task: Task;
   readonly entry: Entry;
   readonly day: DayNumber;
@@ -64,7 +64,7 @@ function turnOf(
   task: Task,
   done: Completion,
   { state, settings, isWhole }: { state: MachineState; settings: Settings; isWhole: boolean },
-): Turn {
+): TurnDone {
   const all = state.completions.get(task.id) ?? [];
   const before = all.filter((one) => isLater(done, one));
   const then = { ...state, completions: new Map(state.completions).set(task.id, before) };
@@ -85,7 +85,7 @@ export function turnsDone(
   settings: Settings,
   from: DayNumber,
   to: DayNumber,
-): Turn[] {
+): TurnDone[] {
   const tasks = new Map(records.tasks.map((task) => [task.id, task]));
   const done = records.entries
     .filter(({ day, record }) => day >= from && day <= to && record.assumed !== true)

@@ -25,3 +25,4 @@ export {
   type RecordVerdict,
   verifyRecord,
 } from "./verifyRecord.js";
+export { type WarrantyLimit, type WarrantyTurn, warrantyTurns } from "./warranty.js";

@@ -24,7 +24,8 @@ export type RecordedSections = NamedSections &
 /** What a record is asked for: which machine, over which days (both included), issued when, from which book. */
 export interface RecordAsked {
   readonly machine: MachineId;
-  readonly from: DayNumber;
+  /** Null for all there is: from the day in service, or the first record where that is earlier. */
+  readonly from: DayNumber | null;
   readonly to: DayNumber;
   readonly issued: DayNumber;
   readonly book: string;
@@ -69,6 +70,16 @@ function readingsOf({ records, meters }: RecordSource): RecordReading[] {
   });
 }
 
+/** The day all there is begins: that in service, or the first record's where that is earlier or no day in service is known. */
+function beginningOf(
+  { inService }: Machine,
+  dated: readonly { readonly date: string }[],
+  to: DayNumber,
+): DayNumber {
+  const days = [...dated.map(({ date }) => date), ...(inService ? [inService] : [])].map(dayOf);
+  return days.reduce((first, day) => (day < first ? day : first), to);
+}
+
 const byDay = (one: { readonly date: string }, other: { readonly date: string }): number =>
   dayOf(one.date) - dayOf(other.date);
 
@@ -83,23 +94,23 @@ export function makeRecord(book: RecordedSections, asked: RecordAsked): RecordCo
   const settings = settingsOf(book);
   const meters = reckonMeters(records, settings, asked.issued);
   const source = { records, settings, meters, names: recordNames(book), issued: asked.issued };
+  const [allLines, allReadings] = [linesOf(source, book.samples ?? []), readingsOf(source)];
+  const from = asked.from ?? beginningOf(records.machine, [...allLines, ...allReadings], asked.to);
   const isWithin = ({ date }: { readonly date: string }): boolean =>
-    dayOf(date) >= asked.from && dayOf(date) <= asked.to;
-  const lines = linesOf(source, book.samples ?? [])
-    .filter(isWithin)
-    .toSorted(byDay);
-  const readings = readingsOf(source).filter(isWithin).toSorted(byDay);
+    dayOf(date) >= from && dayOf(date) <= asked.to;
+  const lines = allLines.filter(isWithin).toSorted(byDay);
+  const readings = allReadings.filter(isWithin).toSorted(byDay);
   const known = [...lines.filter((line) => !("assumed" in line)), ...readings];
   const { inService } = records.machine;
   return {
     ...{ format: "yonderfell-service-record", version: 1 },
     ...{ issued: formatDay(asked.issued), book: asked.book },
-    ...{ from: formatDay(asked.from), to: formatDay(asked.to) },
+    ...{ from: formatDay(from), to: formatDay(asked.to) },
     machine: recordedMachine(records.machine),
     ...{ lines, readings },
     gaps: gapsIn(
       known.map(({ date }) => dayOf(date)),
-      asked.from,
+      from,
       asked.to,
       inService ? dayOf(inService) : null,
     ),

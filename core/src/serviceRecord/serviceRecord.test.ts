@@ -164,6 +164,17 @@ describe("what a record tells", () => {
     expect(makeRecord(demonstrationLike(), { ...nobody, issued: ISSUED })).toBeNull();
   });
 
+  test("all there is begins with the day in service, or with an earlier record", () => {
+    const all = (entries: object[]): string | undefined =>
+      makeRecord(demonstrationLike({ entries }), {
+        ...{ machine: "hatch" as MachineId, from: null, to: ISSUED, issued: ISSUED, book: "x" },
+      })?.from;
+    expect(all([])).toBe("2015-01-01");
+    expect(all([{ id: "old", machine: "hatch", date: "2014-06-01", note: "built" }])).toBe(
+      "2014-06-01",
+    );
+  });
+
   test("what is only assumed is marked, and fills no gap", () => {
     const assumed = { id: "old", machine: "hatch", date: "2022-06-01", tasks: ["oil"] };
     const content = recordOf("2020-01-01", "2024-06-01", {
@@ -177,9 +188,12 @@ describe("what a record tells", () => {
 test("gaps are stretches of over 365 days without a record: before the first, between, since the last", () => {
   const day = dayOf;
   const gaps = (days: string[], inService: string | null): string[] =>
-    gapsIn(days.map(day), day("2020-01-01"), day("2026-01-01"), inService && day(inService)).map(
-      ({ from, to, days: long, why }) => `${from} ${to} ${long} ${why}`,
-    );
+    gapsIn(
+      days.map(day),
+      day("2020-01-01"),
+      day("2026-01-01"),
+      inService === null ? null : day(inService),
+    ).map(({ from, to, days: long, why }) => `${from} ${to} ${long} ${why}`);
   expect(gaps(["2022-01-01", "2023-01-01", "2024-01-02"], "2021-06-01")).toEqual([
     "2023-01-01 2024-01-02 366 between",
     "2024-01-02 2026-01-01 730 since-the-last",

@@ -73,6 +73,12 @@ function fluidOf(used: FluidUsed, names: RecordNames): RecordFluid {
   });
 }
 
+/** What came out of the systems of a machine with an entry, and went in. */
+export const fluidsOfEntry = (
+  { fluids }: Pick<Entry, "fluids">,
+  names: RecordNames,
+): RecordFluid[] => (fluids ?? []).map((used) => fluidOf(used, names));
+
 /** The measures of an entry. */
 const measuresOf = ({ measures }: Entry): RecordMeasure[] =>
   (measures ?? []).map(({ name, readings, verdict }) =>
@@ -86,7 +92,7 @@ function kindOf(entry: Entry): RecordWork["kind"] {
 }
 
 /** Who did it: people by name, each once. */
-const whoOf = ({ work }: Entry, names: RecordNames): string[] => [
+export const whoOfEntry = ({ work }: Pick<Entry, "work">, names: RecordNames): string[] => [
   ...new Set((work ?? []).map(({ person }) => names.person(person))),
 ];
 
@@ -100,9 +106,9 @@ export function workLine(one: CurrentRecord<Entry>, source: RecordSource): Recor
     assumed: entry.assumed === true ? true : null,
     warranty: entry.warranty === true ? true : null,
     corrected: (entry.replaces ?? null) === null ? null : true,
-    who: whoOf(entry, names),
+    who: whoOfEntry(entry, names),
     others: (entry.costs ?? []).flatMap(({ what, kind }) => (kind === "shop" ? [what] : [])),
-    fluids: (entry.fluids ?? []).map((used) => fluidOf(used, names)),
+    fluids: fluidsOfEntry(entry, names),
     parts: (entry.parts ?? []).map(({ part, count }) => ({ ...names.part(part), count })),
     measures: measuresOf(entry),
     torques: (entry.torques ?? []).map(({ name, torque, by }) =>

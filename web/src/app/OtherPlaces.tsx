@@ -29,8 +29,7 @@ const CardPage = lazy(again(() => import("../places/yard/card/CardPage.js")));
 const PlatePage = lazy(again(() => import("../places/yard/plate/PlatePage.js")));
 const CorrectRecord = lazy(again(() => import("../places/yard/CorrectRecord.js")));
 const LogWork = lazy(again(() => import("../places/ledger/LogWork.js")));
-const Ledger = lazy(again(() => import("../places/ledger/Ledger.js")));
-const LedgerCosts = lazy(again(() => import("../places/ledger/LedgerCosts.js")));
+const LedgerRoutes = lazy(again(() => import("../places/ledger/LedgerRoutes.js")));
 const MachineCosts = lazy(again(() => import("../places/yard/costs/MachineCosts.js")));
 const Books = lazy(again(() => import("../places/books/Books.js")));
 const WhatIsNew = lazy(again(() => import("../places/preferences/WhatIsNew.js")));
@@ -72,8 +71,7 @@ export default function OtherPlaces(): ReactElement {
       <Route path="/rounds/*" element={<RoundsRoutes />} />
       <Route path="/stores/*" element={<StoresRoutes />} />
       <Route path="/workshop" element={<Workshop />} />
-      <Route path="/ledger" element={<Ledger />} />
-      <Route path="/ledger/costs" element={<LedgerCosts />} />
+      <Route path="/ledger/*" element={<LedgerRoutes />} />
       <Route path="/books" element={<Books />} />
       <Route path="/preferences/new" element={<WhatIsNew />} />
       <Route path="/books/promised" element={<Promised />} />

@@ -41,12 +41,14 @@ export function isZip(bytes: Uint8Array): boolean {
   return SIGNATURE.every((byte, index) => bytes[index] === byte);
 }
 
+/** Where a picture stands in a zip file. */
+export const pictureFileName = ({ hash, type }: Pick<StoredPicture, "hash" | "type">): string =>
+  `pictures/${hash}.${ENDINGS.get(type) ?? "jpg"}`;
+
 /** A book and its pictures in one zip file. Pictures are stored as they are: they are packed already. */
 export function zipOfBook(text: string, pictures: readonly FilePicture[]): Uint8Array<ArrayBuffer> {
   const files: Zippable = { [BOOK_NAME]: [strToU8(text), { level: 6 }] };
-  for (const { hash, type, bytes } of pictures) {
-    files[`pictures/${hash}.${ENDINGS.get(type) ?? "jpg"}`] = [bytes, { level: 0 }];
-  }
+  for (const picture of pictures) files[pictureFileName(picture)] = [picture.bytes, { level: 0 }];
   return zipSync(files);
 }
 

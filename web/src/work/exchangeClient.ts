@@ -1,27 +1,12 @@
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
+import { Endable } from "./endable.js";
 import type { Exchange } from "./exchange.js";
 
-/** An exchange of files in a worker of its own, which starts with the first use. */
-class Exchanging {
-  private worker: Worker | null = null;
-  private remote: Remote<Exchange> | null = null;
+const start = (): Worker =>
+  new Worker(new URL("./exchange.worker.ts", import.meta.url), { type: "module" });
 
-  get(): Remote<Exchange> {
-    this.worker ??= new Worker(new URL("./exchange.worker.ts", import.meta.url), {
-      type: "module",
-    });
-    this.remote ??= wrap<Exchange>(this.worker);
-    return this.remote;
-  }
-
-  end(): void {
-    this.worker?.terminate();
-    [this.worker, this.remote] = [null, null];
-  }
-}
-
-const out = new Exchanging();
-const coming = new Exchanging();
+const out = new Endable<Exchange>(start);
+const coming = new Endable<Exchange>(start);
 
 /** Files out, and copies of books. */
 export const exchange = (): Remote<Exchange> => out.get();

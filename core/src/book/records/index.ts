@@ -102,3 +102,4 @@ export { OUTSIDE_REASONS, type Task, type TaskUse } from "./task.js";
 export { type Container, WASTE_KINDS, type WasteKind, type WasteMove } from "./waste.js";
 export type { Quote, Visit } from "./visit.js";
 export type { Bay, Person, Place } from "./workshop.js";
+export { WITHOUT_A_LOOK } from "./verdicts.js";

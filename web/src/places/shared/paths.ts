@@ -24,3 +24,13 @@ export function roundPath(round: { readonly id: string; readonly machine: string
 export function reportPath(machine: string): string {
   return `/rounds/report/${encodeURIComponent(machine)}`;
 }
+
+/** The address of the service record of a machine. */
+export function recordPath(machine: string): string {
+  return `/ledger/record/${encodeURIComponent(machine)}`;
+}
+
+/** The address of the turns of a machine's tasks, as a warranty asks for them. */
+export function warrantyPath(machine: string): string {
+  return `/ledger/warranty/${encodeURIComponent(machine)}`;
+}

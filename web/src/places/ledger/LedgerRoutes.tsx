@@ -1,0 +1,22 @@
+import { lazy, type ReactElement } from "react";
+import { Route, Routes } from "react-router";
+import { again } from "../../ui/again.js";
+
+const NotFound = lazy(again(() => import("../../ui/NotFound.js")));
+const Ledger = lazy(again(() => import("./Ledger.js")));
+const LedgerCosts = lazy(again(() => import("./LedgerCosts.js")));
+const RecordPage = lazy(again(() => import("./record/RecordPage.js")));
+const WarrantyPage = lazy(again(() => import("./warranty/WarrantyPage.js")));
+
+/** The addresses of the Ledger; their code is named here and not with the first sight of the program. */
+export default function LedgerRoutes(): ReactElement {
+  return (
+    <Routes>
+      <Route index element={<Ledger />} />
+      <Route path="costs" element={<LedgerCosts />} />
+      <Route path="record/:machineId" element={<RecordPage />} />
+      <Route path="warranty/:machineId" element={<WarrantyPage />} />
+      <Route path="*" element={<NotFound />} />
+    </Routes>
+  );
+}
