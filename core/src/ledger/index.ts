@@ -1,3 +1,11 @@
+export {
+  type FollowedUp,
+  type OnTime,
+  onTime,
+  type OnTimeShare,
+  type OutOfService,
+  type OverdueTask,
+} from "./onTime.js";
 export { bookCosts, type BookCosts, type MachineCost } from "./bookCosts.js";
 export {
   bookWithout,

@@ -3,8 +3,7 @@ import type { Book } from "../book/file/book.js";
 import type { Entry } from "../book/records/entry.js";
 import type { EntryId, MachineId } from "../book/records/ids.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
-import { dayOf, formatDay } from "../calendar/dayNumber.js";
-import { addMonths } from "../calendar/interval.js";
+import { dayOf } from "../calendar/dayNumber.js";
 import { bookCosts, type BookCosts } from "./bookCosts.js";
 import {
   addedCost,
@@ -15,6 +14,7 @@ import {
   type CostLine,
   type EntryCost,
 } from "./entryCost.js";
+import { monthOf, monthsBetween } from "./months.js";
 
 /** What was spent; what came under warranty apart. */
 export interface Spent extends EntryCost {
@@ -48,11 +48,6 @@ export interface Spending {
   readonly unpriced: readonly UnpricedLine[];
 }
 
-const MONTH = "YYYY-MM".length;
-
-const monthOf = (date: string): string => date.slice(0, MONTH);
-const nextMonth = (month: string): string => monthOf(formatDay(addMonths(dayOf(`${month}-01`), 1)));
-
 function spentIn(month: string, entries: readonly Entry[]): MonthSpent {
   const costsOf = (under: boolean): EntryCost =>
     entries
@@ -65,14 +60,7 @@ function spentIn(month: string, entries: readonly Entry[]): MonthSpent {
 
 function byMonth(entries: readonly Entry[]): MonthSpent[] {
   const months = groupBy(entries, ({ date }) => monthOf(date));
-  const known = Object.keys(months).sort();
-  const last = known.at(-1);
-  const all: MonthSpent[] = [];
-  for (let month = known[0]; month !== undefined;) {
-    all.push(spentIn(month, months[month] ?? []));
-    month = month === last ? undefined : nextMonth(month);
-  }
-  return all;
+  return monthsBetween(Object.keys(months)).map((month) => spentIn(month, months[month] ?? []));
 }
 
 /** What the ids in lines of cost stand for; one that the book does not know stands for itself. */

@@ -8,7 +8,7 @@ import { isBelow } from "../meter/life.js";
 import { isLater, type Completion } from "../schedule/completion.js";
 import type { LimitReckoning } from "../schedule/limitReckoning.js";
 import type { MachineState } from "../schedule/machineState.js";
-import { machineState } from "../schedule/reckonMachine.js";
+import { pastStates } from "../schedule/pastStates.js";
 import { reckonTask } from "../schedule/reckonTask.js";
 
 /**
@@ -77,7 +77,7 @@ function turnOf(
 
 /**
  * The turns of a machine's tasks dated from one day to another (both included), the earliest first: each as the due
- * rules see its task on that day by what is dated up to it, the turn itself left out. What is only assumed is no
+ * rules see its task on that day by what is dated up to it, the turn itself left out, and figures of dials that are known by now to be at fault. What is only assumed is no
  * turn. The limits, the regime and the grace are those the book has now: it keeps no earlier ones.
  */
 export function turnsDone(
@@ -92,9 +92,10 @@ export function turnsDone(
     .filter(({ record }) => (record.tasks ?? []).length > 0)
     .toSorted((one, other) => (isLater(one, other) ? 1 : -1));
   const isWhole = beginsWithMachine(records);
+  const stateOn = pastStates(records, settings, to);
   let state: MachineState | null = null;
   return done.flatMap((completion: CurrentRecord<Entry>) => {
-    if (state?.today !== completion.day) state = machineState(records, settings, completion.day);
+    if (state?.today !== completion.day) state = stateOn(completion.day);
     const known = state;
     return [...new Set(completion.record.tasks)].flatMap((id) => {
       const task = tasks.get(id);

@@ -10,7 +10,7 @@ import type { Settings } from "../book/records/settings.js";
 import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
 import { dialsOf, lifeOfFigure, offsetOn, type Dials } from "./dials.js";
 import { CEILING_PER_DAY, siftPoints } from "./keptPoints.js";
-import { lifeOn } from "./lifeLine.js";
+import { lastPositionUpTo, lifeOn } from "./lifeLine.js";
 import { standingPoints, type Point } from "./points.js";
 import { rateOf, type Rate } from "./rate.js";
 import { runningDaysOf, type RunningDays } from "./runningDays.js";
@@ -141,30 +141,47 @@ function reckonMeter(
   today: DayNumber,
   running: RunningDays,
 ): MeterReckoning {
-  const stoppedOn = stopInEffect(meter, dials, today);
-  const reference = stoppedOn ?? today;
+  const reference = stopInEffect(meter, dials, today) ?? today;
   const all = dials.length === 0 ? points : [...points, ...changePoints(dials)];
   const isAllPast = all.every((point) => point.day <= reference);
   const counted = isAllPast ? all : all.filter((point) => point.day <= reference);
-  const { kept, faults } = siftPoints(standingPoints(counted), CEILING_PER_DAY[meter.unit]);
-  const rate = rateOf(kept, meter.perDay ?? null, reference, running);
+  const sifted = siftPoints(standingPoints(counted), CEILING_PER_DAY[meter.unit]);
+  return standing({ meter, dials, running, ...sifted }, settings, today);
+}
+
+type Known = Pick<MeterReckoning, "meter" | "dials" | "running" | "kept" | "faults">;
+
+/** How a meter stands on a day by points that are dated up to it. */
+function standing(known: Known, settings: Settings, today: DayNumber): MeterReckoning {
+  const { meter, dials, running, kept } = known;
+  const stoppedOn = stopInEffect(meter, dials, today);
+  const rate = rateOf(kept, meter.perDay ?? null, stoppedOn ?? today, running);
   const life = lifeOn(kept, rate.perDay, today, running);
   const offset = offsetOn(dials, today);
   const lastOn = kept.findLast((point) => !point.estimated)?.day ?? null;
   const staleAfter = meter.staleAfterDays ?? settings.staleAfterDays;
   return {
-    meter,
-    today,
-    running,
-    dials,
-    kept,
-    faults,
-    rate,
-    life,
+    ...known,
+    ...{ today, rate, life, offset, lastOn, stoppedOn },
     dial: life === null ? null : life - offset,
-    offset,
-    lastOn,
     stale: lastOn === null || running.between(lastOn, today) > staleAfter,
-    stoppedOn,
   };
+}
+
+/**
+ * A meter as it stood on an earlier day: by the points dated up to it, those left out that are known by now to be
+ * faults.
+ */
+export function meterAsOf(
+  reckoning: MeterReckoning,
+  settings: Settings,
+  day: DayNumber,
+): MeterReckoning {
+  const { meter, dials, kept, faults } = reckoning;
+  const reference = stopInEffect(meter, dials, day) ?? day;
+  const known = {
+    kept: kept.slice(0, lastPositionUpTo(kept, reference) + 1),
+    faults: faults.filter((point) => point.day <= reference),
+  };
+  return standing({ ...reckoning, ...known }, settings, day);
 }

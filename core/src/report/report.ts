@@ -10,6 +10,7 @@ import type { BoardMachine } from "../board/board.js";
 import { presses } from "../board/governing.js";
 import { placesOf, resultAt, type CheckPlace, type CheckResult } from "../inspect/places.js";
 import { currentStop } from "../machine/outOfService.js";
+import { findingEnd } from "../schedule/findingEnd.js";
 import { openFindings, type FindingReckoning } from "../schedule/findingsDue.js";
 import type { TaskReckoning } from "../schedule/reckonTask.js";
 
@@ -109,14 +110,8 @@ function putRightSince(book: MachineBook, since: DayNumber, on: DayNumber): PutR
   return book.findings
     .filter(({ id, found }) => !open.has(id) && dayOf(found) <= on)
     .flatMap((finding): PutRight[] => {
-      const work = entries
-        .filter(({ day, record }) => day <= on && (record.closes ?? []).includes(finding.id))
-        .toSorted((one, other) => one.day - other.day)[0];
-      if (work !== undefined) {
-        return [{ finding, on: work.day, how: work.record.note ?? "" }];
-      }
-      const { closed } = finding;
-      return closed ? [{ finding, on: dayOf(closed.on), how: closed.how }] : [];
+      const end = findingEnd(finding, entries, on);
+      return end === null ? [] : [{ finding, on: end.on, how: end.how }];
     })
     .filter((one) => one.on >= since)
     .toSorted((one, other) => other.on - one.on);

@@ -36,7 +36,10 @@ export function reckonMachine(
 }
 
 /** The kinds of the product in a fluid system, looked up when first asked: few machines have limits that depend on it. */
-function kindsInsideOf(records: MachineRecords, today: DayNumber): MachineState["kindsInside"] {
+export function kindsInsideOf(
+  records: Pick<MachineRecords, "fluids" | "tasks" | "entries" | "shared">,
+  today: DayNumber,
+): MachineState["kindsInside"] {
   let inside: ReadonlyMap<FluidId, ProductInside> | null = null;
   return (fluid) => {
     inside ??= productsInside(records, today);

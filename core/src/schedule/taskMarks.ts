@@ -45,5 +45,6 @@ export function taskMarks(
   return { tests, calls };
 }
 
-const saysMore = ({ lookAgain, wanted, reminders }: Entry): boolean =>
+/** Whether an entry says something of a task beside that it was done. */
+export const saysMore = ({ lookAgain, wanted, reminders }: Entry): boolean =>
   lookAgain !== undefined || wanted !== undefined || reminders !== undefined;

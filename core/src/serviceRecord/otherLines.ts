@@ -1,11 +1,11 @@
-import type { Entry } from "../book/records/entry.js";
 import type { Finding } from "../book/records/finding.js";
 import type { Stop } from "../book/records/service.js";
 import type { Sample } from "../book/records/sample.js";
 import type { Round } from "../book/records/round.js";
 import type { MeterChange } from "../book/records/meterChange.js";
-import { dayOf, type DayNumber } from "../calendar/dayNumber.js";
+import { formatDay } from "../calendar/dayNumber.js";
 import type { CurrentRecord } from "../book/slice/currentRecords.js";
+import { findingEnd } from "../schedule/findingEnd.js";
 import type { RecordLine, RecordMeasure } from "./document.js";
 import { present } from "./present.js";
 import type { RecordNames, RecordSource } from "./source.js";
@@ -46,20 +46,6 @@ export function roundLine(one: CurrentRecord<Round>, source: RecordSource): Reco
   });
 }
 
-/** How a finding ended: by work that counts, or by a person; null where it is open. */
-function endOf(
-  finding: Finding,
-  entries: readonly CurrentRecord<Entry>[],
-  issued: DayNumber,
-): { readonly on: string; readonly how: string } | null {
-  const work = entries
-    .filter(({ day, record }) => day <= issued && (record.closes ?? []).includes(finding.id))
-    .toSorted((one, other) => one.day - other.day)[0];
-  if (work !== undefined) return { on: work.record.date, how: work.record.note ?? "by work" };
-  const { closed } = finding;
-  return closed && dayOf(closed.on) <= issued ? { on: closed.on, how: closed.how } : null;
-}
-
 /** A finding as a line, on the day it was found, with how it ended. */
 export function findingLine(
   finding: Finding,
@@ -67,10 +53,12 @@ export function findingLine(
 ): RecordLine {
   const where = [finding.where, finding.side].filter(Boolean).join(", ");
   const what = finding.what ?? finding.kind ?? "something found";
+  const end = findingEnd(finding, records.entries, issued);
+  const ended = end === null ? null : { on: formatDay(end.on), how: end.how || "by work" };
   return present<RecordLine & { kind: "finding" }>({
     ...{ date: finding.found, kind: "finding", what: where === "" ? what : `${what} (${where})` },
     ...{ verdict: finding.verdict, who: byWhom(finding.by, names), evidence: finding.evidence },
-    ...{ decision: finding.decision, ended: endOf(finding, records.entries, issued) },
+    ...{ decision: finding.decision, ended },
     ...{ note: finding.reason, pictures: recordPictures(finding.pictures) },
   });
 }

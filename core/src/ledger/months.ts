@@ -1,0 +1,21 @@
+import { dayOf, formatDay } from "../calendar/dayNumber.js";
+import { addMonths } from "../calendar/interval.js";
+
+const MONTH = "YYYY-MM".length;
+
+/** The month of a date, `YYYY-MM`. */
+export const monthOf = (date: string): string => date.slice(0, MONTH);
+
+const nextMonth = (month: string): string => monthOf(formatDay(addMonths(dayOf(`${month}-01`), 1)));
+
+/** From the earliest of some months to the latest, with those between of which there is none; in any order, any number of times. */
+export function monthsBetween(months: readonly string[]): string[] {
+  const known = [...new Set(months)].toSorted();
+  const last = known.at(-1);
+  const all: string[] = [];
+  for (let month = known[0]; month !== undefined;) {
+    all.push(month);
+    month = month === last ? undefined : nextMonth(month);
+  }
+  return all;
+}
