@@ -36,6 +36,7 @@ export function commandsOf(
     go("Reading sheet", "/yard/readings", "many meters column paste"),
     go("People, bays and places", "/workshop", "rates hours initials staff"),
     ...noting(dispatch),
+    go("On time", "/ledger/on-time", "share late overdue backlog out of service meeting office"),
     go("Costs", "/ledger/costs", "spent money per km hour month warranty"),
     go("Ways of working", "/bench/ways", "methods steps cards own way file"),
     go("Begin a job", "/bench/new", "work card start bench"),

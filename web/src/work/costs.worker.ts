@@ -1,4 +1,12 @@
-import { spending, type Book, type MachineId, type Spending } from "@yonderfell/core";
+import {
+  onTime,
+  spending,
+  type Book,
+  type DayNumber,
+  type MachineId,
+  type OnTime,
+  type Spending,
+} from "@yonderfell/core";
 import { expose } from "comlink";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { withStorage } from "../data/withStorage.js";
@@ -13,7 +21,7 @@ export interface SpendingAsked {
 /** The book as it was last read, and of which database after which change: another span is asked of the same one. */
 let last: { readonly key: string; readonly book: Promise<Book> } | null = null;
 
-async function spent(database: string, seq: number, asked: SpendingAsked): Promise<Spending> {
+function bookAt(database: string, seq: number): Promise<Book> {
   const key = `${database} ${seq}`;
   if (last?.key !== key) {
     const book = withStorage(
@@ -27,10 +35,26 @@ async function spent(database: string, seq: number, asked: SpendingAsked): Promi
       if (last?.book === book) last = null;
     });
   }
-  return spending(await last.book, asked);
+  return last.book;
 }
 
-const costs = { spent };
+async function spent(database: string, seq: number, asked: SpendingAsked): Promise<Spending> {
+  return spending(await bookAt(database, seq), asked);
+}
+
+/** The days that are asked for, and the day it is. */
+export interface OnTimeAsked {
+  readonly from: DayNumber;
+  readonly to: DayNumber;
+  readonly today: DayNumber;
+}
+
+/** How well the machines of the book are kept in time. */
+async function kept(database: string, seq: number, asked: OnTimeAsked): Promise<OnTime> {
+  return onTime(await bookAt(database, seq), asked);
+}
+
+const costs = { spent, kept };
 
 export type Costs = typeof costs;
 

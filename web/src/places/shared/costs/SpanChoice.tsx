@@ -7,13 +7,19 @@ import type { AskedSpan } from "./useSpan.js";
 
 const CHOICES = SPANS.map((name) => [name, SPAN_WORDS[name]] as const);
 
-/** From when to when costs are told. */
-export function SpanChoice({ asked }: { readonly asked: AskedSpan }): ReactElement {
+/** From when to when something is told. */
+export function SpanChoice({
+  asked,
+  label = "Costs of",
+}: {
+  readonly asked: AskedSpan;
+  readonly label?: string;
+}): ReactElement {
   const { name, typed, span, choose, type } = asked;
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-2 print:hidden">
       <div className="w-52">
-        <SelectField label="Costs of" value={name} choices={CHOICES} onChange={choose} />
+        <SelectField label={label} value={name} choices={CHOICES} onChange={choose} />
       </div>
       {name === "days" && (
         <>

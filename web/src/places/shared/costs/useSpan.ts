@@ -13,11 +13,11 @@ export interface AskedSpan {
   readonly type: (which: "from" | "to", value: string) => void;
 }
 
-/** The span that the address asks for, and the ways to ask for another. */
-export function useSpan(): AskedSpan {
+/** The span that the address asks for, the usual one where it asks for none, and the ways to ask for another. */
+export function useSpan(usual: SpanName = "this-year"): AskedSpan {
   const [params, setParams] = useSearchParams();
   const today = useAppSelector((state) => state.session.today);
-  const name = spanName(params.get("span"));
+  const name = spanName(params.get("span") ?? usual);
   const typed = { from: params.get("from") ?? "", to: params.get("to") ?? "" };
   const change = (values: Readonly<Record<string, string>>): void =>
     setParams({ ...Object.fromEntries(params), ...values }, { replace: true });
