@@ -1,3 +1,4 @@
+export { besideKind, type BesideKind } from "./besideKind.js";
 export {
   type FollowedUp,
   type OnTime,
@@ -50,3 +51,16 @@ export {
 export { type InTime, type TurnDone, turnsDone } from "./turns.js";
 export { type WorkFollows, workFollows } from "./workFollows.js";
 export { BEGINNING, type Span, type SpanName, spanName, spanOf, SPANS } from "./span.js";
+export {
+  type CostGroup,
+  type CostGrouping,
+  COST_GROUPINGS,
+  costGroups,
+  NO_TASK,
+} from "./costGroups.js";
+export {
+  type AheadCost,
+  type SpendingAhead,
+  spendingAhead,
+  type WaitingCost,
+} from "./spendingAhead.js";
