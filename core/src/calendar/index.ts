@@ -8,3 +8,4 @@ export {
   parseDay,
   partsFromDay,
 } from "./dayNumber.js";
+export { addMonths } from "./interval.js";

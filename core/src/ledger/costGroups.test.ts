@@ -55,7 +55,7 @@ const anyEntry = fc.record({
   ),
   costs: fc.array(
     fc.record({
-      what: fc.constant("bill"),
+      what: fc.constantFrom("bill", "toll"),
       amount: fc.option(fc.integer({ min: -50, max: 500 }), { nil: null }),
       kind: fc.constantFrom("shop", "fee", null),
     }),
@@ -167,7 +167,7 @@ test("by task a part goes to those it is fitted for, a fluid to those that use i
 });
 
 test("work that did no task is a top-up, what was found, or other", () => {
-  const costs = [{ what: "bill", amount: 7, kind: null }];
+  const costs = [{ what: "bill" as const, amount: 7, kind: null }];
   const none = { ...ONE, tasks: [], costs };
   const book = bookOf([none, { ...none, isTopUp: true }, none]);
   const entries = (book.entries ?? []).map((entry, at) =>

@@ -149,6 +149,14 @@ function spentOn(key: string, shares: readonly Share[]): CostGroup {
   return { key, ...sum, total, entries: new Set(shares.map(({ entry }) => entry.id)).size };
 }
 
+/** What is asked for: over which days, told apart by what, of which machine (null for all). */
+export interface CostGroupsAsked {
+  readonly from: string;
+  readonly to: string;
+  readonly by: CostGrouping;
+  readonly machine?: MachineId | null;
+}
+
 /**
  * What was spent from one day to another (`YYYY-MM-DD`, both included), told apart by machine, kind, place, task, month
  * or year; groups of which nothing was written that costs are left out. Together they are what {@link bookCosts} says.
@@ -158,12 +166,13 @@ function spentOn(key: string, shares: readonly Share[]): CostGroup {
  */
 export function costGroups(
   book: Book,
-  { from, to, by }: { readonly from: string; readonly to: string; readonly by: CostGrouping },
+  { from, to, by, machine: only = null }: CostGroupsAsked,
 ): CostGroup[] {
   const [first, last] = [dayOf(from), dayOf(to)];
   const links = by === "task" ? linksOf(book) : null;
   const shares: Share[] = [];
   for (const { machine, entries } of recordsByMachine(book).values()) {
+    if (only !== null && machine.id !== only) continue;
     const own = links?.get(machine.id);
     for (const { record: entry, day } of entries) {
       if (day < first || day > last) continue;

@@ -56,6 +56,7 @@ export {
   type CostGrouping,
   COST_GROUPINGS,
   costGroups,
+  type CostGroupsAsked,
   NO_TASK,
 } from "./costGroups.js";
 export {

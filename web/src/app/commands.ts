@@ -37,6 +37,7 @@ export function commandsOf(
     go("People, bays and places", "/workshop", "rates hours initials staff"),
     ...noting(dispatch),
     go("On time", "/ledger/on-time", "share late overdue backlog out of service meeting office"),
+    go("Spending ahead", "/ledger/ahead", "budget forecast money months waits declined"),
     go("Costs", "/ledger/costs", "spent money per km hour month warranty"),
     go("Ways of working", "/bench/ways", "methods steps cards own way file"),
     go("Begin a job", "/bench/new", "work card start bench"),

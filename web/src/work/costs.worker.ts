@@ -1,15 +1,30 @@
 import {
+  addDays,
+  addMonths,
+  besideKind,
+  bookCosts,
+  costGroups,
+  formatDay,
   onTime,
+  partsFromDay,
   spending,
+  spendingAhead,
+  type BesideKind,
   type Book,
+  type CostGroup,
+  type CostGroupsAsked,
   type DayNumber,
   type MachineId,
   type OnTime,
+  type Place,
   type Spending,
+  type SpendingAhead,
 } from "@yonderfell/core";
 import { expose } from "comlink";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { withStorage } from "../data/withStorage.js";
+
+const MONTHS_AHEAD = 12;
 
 /** What is asked for: whose costs, from which day to which. */
 export interface SpendingAsked {
@@ -54,7 +69,51 @@ async function kept(database: string, seq: number, asked: OnTimeAsked): Promise<
   return onTime(await bookAt(database, seq), asked);
 }
 
-const costs = { spent, kept };
+/** Costs told apart, and what a unit run of each machine cost beside its kind. */
+export interface CostsTold {
+  readonly groups: readonly CostGroup[];
+  readonly beside: readonly BesideKind[];
+  /** What the places of the book are called. */
+  readonly places: readonly Pick<Place, "id" | "name">[];
+}
+
+async function told(database: string, seq: number, asked: CostGroupsAsked): Promise<CostsTold> {
+  const book = await bookAt(database, seq);
+  const { machines = [], places = [] } = book;
+  return {
+    groups: costGroups(book, asked),
+    beside:
+      asked.by === "machine" ? besideKind(bookCosts(book, asked.from, asked.to), machines) : [],
+    places: places.map(({ id, name }) => ({ id, name })),
+  };
+}
+
+/** What the months ahead will cost, what was spent in the months before, and what may be spent. */
+export interface AheadTold {
+  readonly ahead: SpendingAhead;
+  readonly spent: Spending;
+  /** Of the year of today, up to it. */
+  readonly thisYear: Spending;
+  /** By year. */
+  readonly budgets: Readonly<Record<string, number>>;
+}
+
+async function ahead(database: string, seq: number, today: DayNumber): Promise<AheadTold> {
+  const book = await bookAt(database, seq);
+  const until = addDays(addMonths(today, MONTHS_AHEAD), -1);
+  const { year } = partsFromDay(today);
+  return {
+    ahead: spendingAhead(book, { today, until }),
+    spent: spending(book, {
+      from: formatDay(addDays(addMonths(today, -MONTHS_AHEAD), 1)),
+      to: formatDay(today),
+    }),
+    thisYear: spending(book, { from: `${year}-01-01`, to: formatDay(today) }),
+    budgets: book.settings?.budgets ?? {},
+  };
+}
+
+const costs = { spent, kept, told, ahead };
 
 export type Costs = typeof costs;
 

@@ -19,6 +19,8 @@ export interface SettingsInput extends Partial<Settings> {
   readonly gallons?: Gallons | null;
   /** What is kept above the cold limit of a winter grade, in °C; null for the default. */
   readonly coldMargin?: number | null;
+  /** What may be spent in a year, in the book's money, by year; years that are not named stay. */
+  readonly budgets?: Readonly<Record<string, number>>;
   /** All views of the board that are kept. */
   readonly views?: BoardView[];
   /** What visits are weighed by; what is not named stays. */
@@ -42,7 +44,9 @@ export function changeSettings(
   const { currency } = input;
   const words = currency === undefined ? {} : { currency: currency.trim() || null };
   const planning = input.planning && { ...settings?.planning, ...input.planning };
-  const after = { ...settings, ...input, ...words, ...(planning ? { planning } : {}) };
+  const budgets = input.budgets && { ...settings?.budgets, ...input.budgets };
+  const merged = { ...(planning ? { planning } : {}), ...(budgets ? { budgets } : {}) };
+  const after = { ...settings, ...input, ...words, ...merged };
   const fields = [{ key: "settings", before: settings ?? null, after }];
   return success({ command: "change-settings", records: [], fields });
 }

@@ -40,6 +40,8 @@ export const settingsSchema = z.looseObject(
     gallons: z.enum(["us", "imperial"], "us or imperial").nullish(),
     /** What is kept above the cold-cranking limit of a winter grade of engine oil, in °C. */
     coldMargin: notNegativeField.nullish(),
+    /** What may be spent in a year, by year: `2026`. */
+    budgets: z.record(z.string(), notNegativeField, "money by year").nullish(),
     planning: planningSchema.nullish(),
     /** Ways of looking at the board, each under a name of its own. */
     views: z.array(boardViewSchema, "a list of views").nullish(),

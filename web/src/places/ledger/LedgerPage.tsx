@@ -4,6 +4,7 @@ import { ViewsPage } from "../../ui/ViewsPage.js";
 const VIEWS = [
   ["/ledger", "Log"],
   ["/ledger/costs", "Costs"],
+  ["/ledger/ahead", "Ahead"],
   ["/ledger/on-time", "On time"],
 ] as const;
 

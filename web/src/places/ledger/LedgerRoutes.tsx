@@ -5,6 +5,7 @@ import { again } from "../../ui/again.js";
 const NotFound = lazy(again(() => import("../../ui/NotFound.js")));
 const Ledger = lazy(again(() => import("./Ledger.js")));
 const LedgerCosts = lazy(again(() => import("./LedgerCosts.js")));
+const AheadCosts = lazy(again(() => import("./ahead/AheadCosts.js")));
 const OnTimePage = lazy(again(() => import("./onTime/OnTimePage.js")));
 const RecordPage = lazy(again(() => import("./record/RecordPage.js")));
 const WarrantyPage = lazy(again(() => import("./warranty/WarrantyPage.js")));
@@ -15,6 +16,7 @@ export default function LedgerRoutes(): ReactElement {
     <Routes>
       <Route index element={<Ledger />} />
       <Route path="costs" element={<LedgerCosts />} />
+      <Route path="ahead" element={<AheadCosts />} />
       <Route path="on-time" element={<OnTimePage />} />
       <Route path="record/:machineId" element={<RecordPage />} />
       <Route path="warranty/:machineId" element={<WarrantyPage />} />

@@ -37,7 +37,7 @@ export const LINE_WORDS: Readonly<Record<UnpricedLine["kind"], string>> = {
 };
 
 /** Money of a unit run has as many places as it needs to say something: `0.086`, `3.41`. */
-function rateFigure(rate: number): string {
+export function rateFigure(rate: number): string {
   return figure(rate, Math.abs(rate) < 1 ? 3 : 2);
 }
 

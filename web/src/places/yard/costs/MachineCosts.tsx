@@ -1,5 +1,6 @@
 import type { ReactElement } from "react";
 import { runWords } from "../../shared/costs/costWords.js";
+import { CostTable } from "../../shared/costs/CostTable.js";
 import { SpendingPage } from "../../shared/costs/SpendingPage.js";
 import { Unpriced } from "../../shared/costs/Unpriced.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
@@ -27,7 +28,14 @@ export default function MachineCosts(): ReactElement {
               )}
             </>
           )}
-          below={({ spending }) => <Unpriced lines={spending.unpriced} machines={null} />}
+          below={({ spending, currency, asked }) => (
+            <>
+              {asked.span !== null && (
+                <CostTable span={asked.span} machine={machine.machine.id} currency={currency} />
+              )}
+              <Unpriced lines={spending.unpriced} machines={null} />
+            </>
+          )}
         />
       )}
     </MachineFrame>
