@@ -103,7 +103,7 @@ test("an oil change with what was planned is logged in four interactions from th
   expect(interactions).toBeLessThanOrEqual(4);
   await go(page, "ledger");
   await waitForWords(page, "engine 12.6 L Fellmaster 15W-40 · HD 4510");
-  const first = plain(await wordsOf(page, "main ul > li"));
+  const first = plain(await wordsOf(page, "main [role=rowgroup] [role=row]"));
   expect(first).toMatch(/Engine oil and filter/);
   expect(first).toMatch(/engine 1[12](\.\d+)? L Fellmaster 15W-40/);
 });

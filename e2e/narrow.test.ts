@@ -26,7 +26,9 @@ const ADDRESSES = [
   ...["stores", "stores/buy", "stores/count", "stores/orders", "stores/orders/or-1"],
   ...["stores/orders/new", "stores/waste", "stores/quotes", "stores/quote/m-mower/v-mower"],
   ...["stores/numbers", "stores/labels", "stores/waste/year"],
-  ...["workshop", "ledger", "books", "hand-over", "preferences", "tables", "welcome"],
+  ...["ledger", "ledger/costs?span=12-months", "ledger/ahead", "ledger/on-time"],
+  ...["ledger/record/m-hatch", "ledger/warranty/m-hatch"],
+  ...["workshop", "books", "hand-over", "preferences", "tables", "welcome"],
 ];
 const LEAST_TARGET = 44;
 const LEAST_TEXT = 16;

@@ -145,6 +145,25 @@ export async function textDownloadedBy(page: Page, act: () => Promise<void>): Pr
   return waiting;
 }
 
+/** The bytes of the file that an act hands over as a download. */
+export async function bytesDownloadedBy(page: Page, act: () => Promise<void>): Promise<Buffer> {
+  const waiting = page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const make = URL.createObjectURL.bind(URL);
+        URL.createObjectURL = (file: Blob | MediaSource): string => {
+          URL.createObjectURL = make;
+          const reader = new FileReader();
+          reader.onload = () => resolve((reader.result as string).split(",")[1] ?? "");
+          if (file instanceof Blob) reader.readAsDataURL(file);
+          return make(file);
+        };
+      }),
+  );
+  await act();
+  return Buffer.from(await waiting, "base64");
+}
+
 /** The text of the file the open book is exported to. */
 export async function exportedText(page: Page, address: string): Promise<string> {
   await page.goto(`${address}ledger`);

@@ -65,3 +65,12 @@ export {
   spendingAhead,
   type WaitingCost,
 } from "./spendingAhead.js";
+export {
+  LOG_ORDERS,
+  type LogAsked,
+  type LogList,
+  logOf,
+  type LogOrder,
+  type LogSums,
+  logTable,
+} from "./logList.js";

@@ -12,7 +12,7 @@ import { monthOf, monthsBetween } from "./months.js";
 import { turnsDone, type InTime } from "./turns.js";
 
 /** So many turns by whether they were in time. */
-export interface TurnCount {
+interface TurnCount {
   readonly inTime: number;
   readonly withinGrace: number;
   readonly late: number;
@@ -62,7 +62,7 @@ export interface FollowedUp {
 }
 
 /** Work that waits today: what is due or overdue, and findings to be put right. */
-export interface Backlog {
+interface Backlog {
   readonly jobs: number;
   readonly minutes: number;
   /** So many of them have no minutes written down. */

@@ -19,7 +19,7 @@ const joined = (parts: readonly (string | null | undefined)[]): string =>
   parts.filter((part) => (part ?? "") !== "").join(" ");
 
 /** `engine 12.6 L Fellmaster 15W-40, 11.9 L came out` */
-function fluidWords({ fluids }: Entry, names: WorkNames): string[] {
+export function fluidWords({ fluids }: Entry, names: WorkNames): string[] {
   return (fluids ?? []).map(({ fluid, product, in: filled, out }) => {
     const what = filled ? [quantityWords(filled), product ? names.product(product) : ""] : [];
     const drained = out ? `${quantityWords(out)} came out` : "";

@@ -5,6 +5,8 @@ import {
   bookCosts,
   costGroups,
   formatDay,
+  logOf,
+  logTable,
   onTime,
   partsFromDay,
   spending,
@@ -14,6 +16,10 @@ import {
   type CostGroup,
   type CostGroupsAsked,
   type DayNumber,
+  type Entry,
+  type LogAsked,
+  type LogList,
+  type LogSums,
   type MachineId,
   type OnTime,
   type Place,
@@ -113,7 +119,44 @@ async function ahead(database: string, seq: number, today: DayNumber): Promise<A
   };
 }
 
-const costs = { spent, kept, told, ahead };
+/** So many entries of the log are handed over at a time. */
+const LOG_PAGE = 100;
+
+/** The log as it was made ready, and what it was last asked: its pages are of one answer. */
+let lastLog: { readonly book: Book; readonly ask: ReturnType<typeof logOf> } | null = null;
+let lastList: { readonly key: string; readonly list: LogList } | null = null;
+
+async function listed(database: string, seq: number, asked: LogAsked): Promise<LogList> {
+  const book = await bookAt(database, seq);
+  const key = JSON.stringify([database, seq, asked]);
+  if (lastLog?.book !== book) lastLog = { book, ask: logOf(book) };
+  if (lastList?.key !== key) lastList = { key, list: lastLog.ask(asked) };
+  return lastList.list;
+}
+
+/** What was asked of the log comes to. */
+async function logSums(database: string, seq: number, asked: LogAsked): Promise<LogSums> {
+  return (await listed(database, seq, asked)).sums;
+}
+
+/** A page of what was asked of the log, the first being 0. */
+async function logPage(
+  database: string,
+  seq: number,
+  asked: LogAsked,
+  page: number,
+): Promise<readonly Entry[]> {
+  const { entries } = await listed(database, seq, asked);
+  return entries.slice(page * LOG_PAGE, (page + 1) * LOG_PAGE);
+}
+
+/** All that was asked of the log, as a table. */
+async function logAsTable(database: string, seq: number, asked: LogAsked): Promise<string[][]> {
+  const { entries } = await listed(database, seq, asked);
+  return logTable(await bookAt(database, seq), entries);
+}
+
+const costs = { spent, kept, told, ahead, logSums, logPage, logAsTable };
 
 export type Costs = typeof costs;
 

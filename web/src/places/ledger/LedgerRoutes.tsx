@@ -3,7 +3,7 @@ import { Route, Routes } from "react-router";
 import { again } from "../../ui/again.js";
 
 const NotFound = lazy(again(() => import("../../ui/NotFound.js")));
-const Ledger = lazy(again(() => import("./Ledger.js")));
+const LogPage = lazy(again(() => import("./log/LogPage.js")));
 const LedgerCosts = lazy(again(() => import("./LedgerCosts.js")));
 const AheadCosts = lazy(again(() => import("./ahead/AheadCosts.js")));
 const OnTimePage = lazy(again(() => import("./onTime/OnTimePage.js")));
@@ -14,7 +14,7 @@ const WarrantyPage = lazy(again(() => import("./warranty/WarrantyPage.js")));
 export default function LedgerRoutes(): ReactElement {
   return (
     <Routes>
-      <Route index element={<Ledger />} />
+      <Route index element={<LogPage />} />
       <Route path="costs" element={<LedgerCosts />} />
       <Route path="ahead" element={<AheadCosts />} />
       <Route path="on-time" element={<OnTimePage />} />

@@ -38,7 +38,7 @@ export function fluidWords(fluid: RecordFluid): string {
 }
 
 /** A measure: `pad, left: 4 mm, watch`. */
-export function measureWords({ name, readings, verdict, note }: RecordMeasure): string {
+function measureWords({ name, readings, verdict, note }: RecordMeasure): string {
   const figures = (readings ?? []).map(asTyped).join(", ");
   return `${sentence(name)}: ${spoken([figures, verdict, note], ", ")}`;
 }

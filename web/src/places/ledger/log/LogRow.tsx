@@ -1,0 +1,135 @@
+import { dayOf, entryCost, wholeCost, type BoardMachine, type Entry } from "@yonderfell/core";
+import type { ReactElement, ReactNode } from "react";
+import { Link } from "react-router";
+import { entryTitle } from "../../../words/entryWords.js";
+import { dialFigureWithUnit, figure, fullDate, sentence } from "../../../words/format.js";
+import { money } from "../../../words/money.js";
+import { fluidWords, measureWords, partWords, type WorkNames } from "../../../words/workWords.js";
+import { correctionPath, machinePath } from "../../shared/paths.js";
+import type { LogColumn } from "./useLogAsked.js";
+
+/** What the dials showed with an entry: `131 384 km`. */
+function dialsOf(entry: Entry, machine: BoardMachine | undefined): string[] {
+  return (machine?.machine.meters ?? []).flatMap(({ id, unit }) => {
+    const read = entry.meters?.[id];
+    return read === undefined ? [] : [dialFigureWithUnit(read, unit)];
+  });
+}
+
+const minutesOf = ({ work }: Entry): number =>
+  (work ?? []).reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** An entry of the log in one line; nothing but its place while it is read. */
+export function LogRow({
+  entry,
+  machines,
+  names,
+  template,
+  columns,
+}: {
+  readonly entry: Entry | undefined;
+  readonly machines: readonly BoardMachine[];
+  /** Undefined until they are read. */
+  readonly names: WorkNames | undefined;
+  readonly template: string;
+  readonly columns: ReadonlySet<LogColumn>;
+}): ReactElement {
+  if (entry === undefined) {
+    return <div role="row" className="min-h-[46px] border-b border-hairline" />;
+  }
+  const machine = machines.find((one) => one.machine.id === entry.machine);
+  const nameOf = (id: string): string =>
+    machine?.tasks.find(({ task }) => task.id === id)?.task.name ?? id;
+  const title = sentence(entryTitle(entry, nameOf) || "note");
+  return (
+    <div
+      role="row"
+      className="grid gap-x-4 border-b border-hairline py-1.5 max-md:grid-cols-1!"
+      style={{ gridTemplateColumns: template }}
+    >
+      <Cell look="whitespace-nowrap tabular-nums">
+        <Link to={correctionPath(entry.machine, "entries", entry.id)} className="hover:underline">
+          {fullDate(dayOf(entry.date))}
+          <span className="sr-only">, correct: {title}</span>
+        </Link>
+      </Cell>
+      <Cell>
+        <Link to={machinePath(entry.machine)} className="hover:underline">
+          <span className="mr-1 font-mono font-bold">{machine?.machine.tag}</span>{" "}
+          {machine?.machine.name ?? entry.machine}
+        </Link>
+      </Cell>
+      <Cell>
+        <strong className="font-semibold">{title}</strong>
+        {typeof entry.note === "string" && <span className="text-quiet"> {entry.note}</span>}
+      </Cell>
+      <MoreCells {...{ entry, machine, names, columns }} />
+    </div>
+  );
+}
+
+/** The columns that can be left out. */
+function MoreCells({
+  entry,
+  machine,
+  names,
+  columns,
+}: {
+  readonly entry: Entry;
+  readonly machine: BoardMachine | undefined;
+  readonly names: WorkNames | undefined;
+  readonly columns: ReadonlySet<LogColumn>;
+}): ReactElement {
+  const minutes = minutesOf(entry);
+  const cost = entryCost(entry);
+  const whole = wholeCost(cost);
+  const used =
+    names === undefined
+      ? []
+      : [
+          ...fluidWords(entry, names),
+          ...partWords(entry, names),
+          ...(entry.measures ?? []).map(measureWords),
+        ];
+  const people = new Set((entry.work ?? []).map(({ person }) => names?.person(person) ?? ""));
+  return (
+    <>
+      {columns.has("amounts") && <Cell look="tabular-nums">{used.join(" · ")}</Cell>}
+      {columns.has("who") && <Cell>{[...people].join(", ")}</Cell>}
+      {columns.has("dials") && (
+        <Cell look="tabular-nums">{dialsOf(entry, machine).join(" · ")}</Cell>
+      )}
+      {columns.has("minutes") && (
+        <Cell look="text-right tabular-nums max-md:text-left">
+          {minutes > 0 && (
+            <>
+              {figure(minutes)}
+              <span className="md:sr-only"> min</span>
+            </>
+          )}
+        </Cell>
+      )}
+      {columns.has("cost") && (
+        <Cell look="text-right tabular-nums max-md:text-left">
+          {whole !== 0 && money(whole, "")}
+          {entry.warranty === true && <span className="block text-fine text-quiet">warranty</span>}
+          {cost.missing > 0 && <span className="block text-fine text-quiet">no price</span>}
+        </Cell>
+      )}
+    </>
+  );
+}
+
+function Cell({
+  look = "",
+  children,
+}: {
+  readonly look?: string;
+  readonly children: ReactNode;
+}): ReactElement {
+  return (
+    <span role="cell" className={`min-w-0 ${look}`}>
+      {children}
+    </span>
+  );
+}
