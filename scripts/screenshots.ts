@@ -48,8 +48,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: "yard", path: "yard?by=place", wait: "Flail mower" },
   { name: "plan", path: "yard/m-lunch/plan", wait: "own reminders" },
-  { name: "plate", path: "yard/m-bus/plate", wait: "sources disagree" },
-  { name: "findings", path: "rounds/findings", wait: "Engine uses oil" },
   {
     name: "round",
     path: "rounds/new?machine=m-hatch",
@@ -77,7 +75,16 @@ const SHOTS: readonly Shot[] = [
   { name: "stores", path: "stores", wait: "worth" },
   { name: "to-buy", path: "stores/buy", wait: "things to buy" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
-  { name: "ledger", path: "ledger", wait: "The log" },
+  { name: "ledger", path: "ledger", wait: "entries · " },
+  { name: "service-record", path: "ledger/record/m-bus", wait: "Dials, as they were read" },
+  {
+    name: "on-time",
+    path: "ledger/on-time",
+    wait: "By kind",
+    then: async ({ page }) => {
+      await page.waitForSelector("canvas");
+    },
+  },
   {
     name: "costs",
     path: "ledger/costs",

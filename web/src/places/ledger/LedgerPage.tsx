@@ -4,7 +4,7 @@ import { ViewsPage } from "../../ui/ViewsPage.js";
 const VIEWS = [
   ["/ledger", "Log"],
   ["/ledger/costs", "Costs"],
-  ["/ledger/ahead", "Ahead"],
+  ["/ledger/ahead", "To come"],
   ["/ledger/on-time", "On time"],
 ] as const;
 

@@ -136,42 +136,49 @@ function Months({
 function MonthTable({ told: { ahead, spent } }: { readonly told: AheadTold }): ReactElement {
   const was = new Map(spent.months.map(({ month, total }) => [month, total]));
   return (
-    <table className="text-right tabular-nums">
-      <thead>
-        <tr className="text-fine text-quiet">
-          {["Month", "turns", "parts", "fluids", "work", "total", "a year before"].map(
-            (label, at) => (
-              <th
-                key={label}
-                scope="col"
-                className={`py-1 font-medium ${at === 0 ? "pr-5 text-left" : "pl-5"}`}
-              >
-                {label}
-              </th>
-            ),
-          )}
-        </tr>
-      </thead>
-      <tbody>
-        {ahead.months.map((month) => (
-          <tr key={month.month} className="border-t border-hairline">
-            <th scope="row" className="py-1 text-left font-medium whitespace-nowrap">
-              {monthWords(month.month)}
-            </th>
-            <td className="pl-5">{figure(month.turns)}</td>
-            {PARTS.map(([part]) => (
-              <td key={part} className="pl-5">
-                {moneyOrDash(month[part])}
-              </td>
-            ))}
-            <td className="pl-5 font-semibold">{moneyOrDash(month.total)}</td>
-            <td className="pl-5 text-quiet">
-              {moneyOrDash(was.get(yearBefore(month.month)) ?? 0)}
-            </td>
+    <div
+      className="max-w-full overflow-x-auto"
+      role="group"
+      aria-label="Months as a table"
+      tabIndex={0}
+    >
+      <table className="text-right tabular-nums">
+        <thead>
+          <tr className="text-fine text-quiet">
+            {["Month", "turns", "parts", "fluids", "work", "total", "a year before"].map(
+              (label, at) => (
+                <th
+                  key={label}
+                  scope="col"
+                  className={`py-1 font-medium ${at === 0 ? "pr-5 text-left" : "pl-5"}`}
+                >
+                  {label}
+                </th>
+              ),
+            )}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {ahead.months.map((month) => (
+            <tr key={month.month} className="border-t border-hairline">
+              <th scope="row" className="py-1 text-left font-medium whitespace-nowrap">
+                {monthWords(month.month)}
+              </th>
+              <td className="pl-5">{figure(month.turns)}</td>
+              {PARTS.map(([part]) => (
+                <td key={part} className="pl-5">
+                  {moneyOrDash(month[part])}
+                </td>
+              ))}
+              <td className="pl-5 font-semibold">{moneyOrDash(month.total)}</td>
+              <td className="pl-5 text-quiet">
+                {moneyOrDash(was.get(yearBefore(month.month)) ?? 0)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

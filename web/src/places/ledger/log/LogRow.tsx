@@ -50,13 +50,18 @@ export function LogRow({
       <Cell look="whitespace-nowrap tabular-nums">
         <Link to={correctionPath(entry.machine, "entries", entry.id)} className="hover:underline">
           {fullDate(dayOf(entry.date))}
-          <span className="sr-only">, correct: {title}</span>
+          <span className="sr-only">
+            , correct: {machine?.machine.tag} {title}
+          </span>
         </Link>
       </Cell>
       <Cell>
         <Link to={machinePath(entry.machine)} className="hover:underline">
           <span className="mr-1 font-mono font-bold">{machine?.machine.tag}</span>{" "}
           {machine?.machine.name ?? entry.machine}
+          <span className="sr-only">
+            , {fullDate(dayOf(entry.date))}: {title}
+          </span>
         </Link>
       </Cell>
       <Cell>

@@ -45,7 +45,12 @@ export function ByMonth({ onTime: { months } }: { readonly onTime: OnTime }): Re
           <h2 id="months" className="mb-1 text-large font-bold">
             By month
           </h2>
-          <div className="max-h-[28rem] max-w-full overflow-auto print:max-h-none">
+          <div
+            className="max-h-[28rem] max-w-full overflow-auto print:max-h-none"
+            role="group"
+            aria-label="Months as a table"
+            tabIndex={0}
+          >
             <ShareTable
               of="Month"
               rows={months.map((one) => ({ name: monthWords(one.month), note: "", one }))}

@@ -12,15 +12,19 @@ const MORE = 50;
 
 function MachineLink({
   id,
+  of,
   machines,
 }: {
   readonly id: MachineId;
+  /** What of it the line tells, for those who hear its name more than once. */
+  readonly of: string;
   readonly machines: readonly BoardMachine[];
 }): ReactElement {
   const machine = machines.find((one) => one.machine.id === id)?.machine;
   return (
     <Link to={machinePath(id)} className="hover:underline">
       <span className="mr-1 font-mono font-bold">{machine?.tag}</span> {machine?.name ?? id}
+      <span className="sr-only">: {of}</span>
     </Link>
   );
 }
@@ -47,7 +51,7 @@ export function OverdueNow({
             key={`${machine} ${task}`}
             className="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)_auto] max-sm:grid-cols-1 gap-x-4 border-t border-hairline py-1 print:py-0"
           >
-            <MachineLink id={machine} machines={machines} />
+            <MachineLink id={machine} of={name} machines={machines} />
             <span>{name}</span>
             <span className="text-right text-due tabular-nums max-sm:text-left">
               {since === null
@@ -82,7 +86,12 @@ export function OutOfServiceList({
             key={`${one.machine} ${one.since} ${one.reason}`}
             className="border-t border-hairline py-1 print:py-0"
           >
-            <MachineLink id={one.machine} machines={machines} />:{" "}
+            <MachineLink
+              id={one.machine}
+              of={`out of service since ${one.since}`}
+              machines={machines}
+            />
+            :{" "}
             <span className={one.released === null ? "font-semibold text-due" : ""}>
               {one.reason}
             </span>

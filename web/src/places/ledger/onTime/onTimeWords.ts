@@ -12,8 +12,7 @@ export const shareWords = (share: number | null): string =>
   share === null ? "–" : `${figure(Math.round(share * 100))}${NBSP}%`;
 
 /** How many turns can be judged. */
-const judged = ({ inTime, withinGrace, late }: OnTimeShare): number =>
-  inTime + withinGrace + late;
+const judged = ({ inTime, withinGrace, late }: OnTimeShare): number => inTime + withinGrace + late;
 
 /** The whole in a sentence: `58 % of 187 turns within their limit, 63 % with their grace`. */
 export function wholeWords(all: OnTimeShare): string {

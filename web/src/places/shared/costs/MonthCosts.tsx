@@ -42,7 +42,12 @@ export function MonthCosts({
 function MonthTable({ months }: { readonly months: readonly MonthSpent[] }): ReactElement {
   const hasWarranty = months.some(({ warranty }) => warranty !== 0);
   return (
-    <div className="max-h-96 max-w-full overflow-auto print:max-h-none">
+    <div
+      className="max-h-96 max-w-full overflow-auto print:max-h-none"
+      role="group"
+      aria-label="Months as a table"
+      tabIndex={0}
+    >
       <table className="text-right tabular-nums">
         <thead>
           <tr className="text-fine text-quiet">

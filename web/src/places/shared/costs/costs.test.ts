@@ -1,4 +1,16 @@
-import { dayOf, spanOf, type MachineCost, type Meter } from "@yonderfell/core";
+import {
+  dayOf,
+  NO_TASK,
+  spanOf,
+  type BesideKind,
+  type BoardMachine,
+  type CostGroup,
+  type CostGrouping,
+  type MachineCost,
+  type Meter,
+} from "@yonderfell/core";
+import type { CostsTold } from "../../../work/costs.worker.js";
+import { besideWords, groupName } from "./groupWords.js";
 import { apartWords, monthWords, runWords, totalWords } from "./costWords.js";
 
 const TODAY = dayOf("2026-11-23");
@@ -43,4 +55,29 @@ test("from when to when", () => {
   const all = spanOf("all", TODAY, NO_DAYS);
   expect(all === null ? [] : plain([totalWords(1, "", all)])).toEqual(["1.00 up to 23 Nov 2026"]);
   expect(plain([monthWords("2026-03")])).toEqual(["Mar 2026"]);
+});
+
+test("what a unit run cost stands with how far it ran, and beside the kind with how many", () => {
+  const one = { machine: "m", meter: "odo", unit: "km", run: 11800, perUnit: 0.0855 } as const;
+  const said = (ofKind: number, median: number | null): string[] =>
+    plain([besideWords({ ...one, ofKind, median } as unknown as BesideKind, "cr")]);
+  expect(said(1, null)).toEqual(["0.086 cr a km over 11 800 km; alone of its kind"]);
+  expect(said(3, 0.09)).toEqual([
+    "0.086 cr a km over 11 800 km; the 3 of its kind 0.090 in the middle",
+  ]);
+});
+
+test("groups are called as people call them; what did no task says what it was", () => {
+  const machines = [{ machine: { id: "m", tag: "07", name: "Bus" } }] as unknown as BoardMachine[];
+  const places = [{ id: "p", name: "Shed" }] as unknown as CostsTold["places"];
+  const named = (by: CostGrouping, key: string): string => {
+    const { tag, name } = groupName(by, { key } as CostGroup, machines, places);
+    return `${tag} ${name}`.trim().replaceAll("\u00a0", " ");
+  };
+  expect(named("machine", "m")).toBe("07 Bus");
+  expect(named("place", "p")).toBe("Shed");
+  expect(named("place", "")).toBe("no place");
+  expect(named("task", "Oil")).toBe("Oil");
+  expect(named("task", NO_TASK.topUp)).toBe("topped up");
+  expect(named("month", "2026-11")).toBe("Nov 2026");
 });

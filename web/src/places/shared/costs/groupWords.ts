@@ -6,7 +6,7 @@ import {
   type CostGrouping,
 } from "@yonderfell/core";
 import type { CostsTold } from "../../../work/costs.worker.js";
-import { figure, NBSP } from "../../../words/format.js";
+import { amount, figure, NBSP } from "../../../words/format.js";
 import { monthWords, rateFigure } from "./costWords.js";
 
 /** What costs are told apart by, in words. */
@@ -52,13 +52,13 @@ export function groupName(
 
 const ONE = { km: "a km", mi: "a mile", h: "an hour" } as const;
 
-/** What a unit run cost beside its kind: `0.086 cr a km; the 3 of its kind 0.091 in the middle`. */
+/** What a unit run cost, over how much, beside its kind: `0.086 cr a km over 11 800 km; the 3 of its kind 0.091 in the middle`. */
 export function besideWords(
-  { unit, perUnit, ofKind, median }: BesideKind,
+  { unit, run, perUnit, ofKind, median }: BesideKind,
   currency: string,
 ): string {
   const money = currency === "" ? "" : `${NBSP}${currency}`;
-  const own = `${rateFigure(perUnit)}${money} ${ONE[unit]}`;
+  const own = `${rateFigure(perUnit)}${money} ${ONE[unit]} over ${amount(run, unit)}`;
   return median === null
     ? `${own}; alone of its kind`
     : `${own}; the ${figure(ofKind)} of its kind ${rateFigure(median)} in the middle`;
