@@ -8,7 +8,6 @@ import {
   recordText,
   verifyRecord,
   type MachineId,
-  type RecordedSections,
 } from "@yonderfell/core";
 import { report } from "./browser.js";
 import { largeBook } from "./largeBook.js";
