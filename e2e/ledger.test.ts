@@ -218,9 +218,12 @@ test("the log is narrowed, sorted and summed, and handed over as it stands", asy
     const by = document.querySelector("[role=columnheader][aria-sort=descending]");
     return by?.textContent === "Cost";
   });
-  await page.waitForFunction(
-    () => document.querySelectorAll("[role=rowgroup] [role=row] [role=cell]").length > 8,
-  );
+  // All of what was asked last, and nothing of what was asked before.
+  await page.waitForFunction(() => {
+    const table = document.querySelector("[role=table][aria-label='The log'][aria-busy=false]");
+    const rows = table?.querySelectorAll("[role=row]:has([role=cell])").length ?? 0;
+    return rows > 2 && rows === Number(table?.getAttribute("aria-rowcount"));
+  });
   const costs = await page.$$eval("[role=rowgroup] [role=row]", (rows) =>
     rows.map((row) => Number((row.lastElementChild?.textContent ?? "").replaceAll(/[^\d.]/g, ""))),
   );

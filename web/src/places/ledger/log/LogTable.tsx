@@ -62,7 +62,7 @@ export function LogTable({
   const columns = WIDTHS.filter(([name]) => isShown(name));
   const template = columns.map(([, width]) => width).join(" ");
   return (
-    <div role="table" aria-label="The log" aria-rowcount={count}>
+    <div role="table" aria-label="The log" aria-rowcount={count} aria-busy={pages.isReading}>
       <Head log={log} columns={columns.map(([name]) => name)} template={template} />
       <div ref={list} role="rowgroup" style={{ height }}>
         <div style={{ transform: `translateY(${before}px)` }}>

@@ -11,6 +11,8 @@ const PAGE = 100;
 export interface LogPages {
   /** Null until it is reckoned. */
   readonly sums: LogSums | null;
+  /** Whether what stands there is of what was asked before. */
+  readonly isReading: boolean;
   readonly entryAt: (index: number) => Entry | undefined;
   /** Reads what is to be shown between two places, both included. */
   readonly want: (first: number, last: number) => void;
@@ -80,6 +82,7 @@ export function useLogPages(asked: LogAsked | null): LogPages {
   return {
     // What was asked before stands until this is reckoned, so that the page does not jump.
     sums: read.sums,
+    isReading: read.key !== key,
     entryAt: (index) => read.pages.get(Math.floor(index / PAGE))?.[index % PAGE],
     want,
     failure: read.key === key ? read.failure : "",
