@@ -35,7 +35,8 @@ test("from Ahead to a printed list for next month: three interactions", async ()
 test("the list says by when, in which packs, from whom, for which job, and as a table and a message the same", async () => {
   const { page } = app();
   await page.goto(`${app().address}stores/buy?days=182`);
-  await waitForWords(page, "things to buy");
+  // With what the book calls its money, which is read beside the list.
+  await waitForWords(page, "cr together");
   const words = await wordsOf(page, "main");
   expect(words).toContain("the counts do not agree: taken as none");
   expect(words).toContain("(proposed)");
