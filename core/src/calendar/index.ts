@@ -8,4 +8,3 @@ export {
   parseDay,
   partsFromDay,
 } from "./dayNumber.js";
-export { addMonths } from "./interval.js";

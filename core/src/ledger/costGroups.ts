@@ -7,7 +7,7 @@ import type { Task } from "../book/records/task.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { costLines, type CostLine } from "./entryCost.js";
-import { monthOf } from "./months.js";
+import { monthOf, yearOf } from "./months.js";
 import type { Spent } from "./spending.js";
 
 /** What costs can be told apart by. */
@@ -40,8 +40,6 @@ interface Share {
   readonly part: number;
   readonly isFirst: boolean;
 }
-
-const YEAR = "YYYY".length;
 
 /** What of a machine's plan tells which task a line belongs to. */
 interface TaskLinks {
@@ -130,7 +128,7 @@ function keyOf(
     case "month":
       return monthOf(date);
     case "year":
-      return date.slice(0, YEAR);
+      return yearOf(date);
   }
 }
 

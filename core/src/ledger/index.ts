@@ -59,12 +59,8 @@ export {
   type CostGroupsAsked,
   NO_TASK,
 } from "./costGroups.js";
-export {
-  type AheadCost,
-  type SpendingAhead,
-  spendingAhead,
-  type WaitingCost,
-} from "./spendingAhead.js";
+export { type AheadCost, type WaitingCost } from "./spendingAhead.js";
+export { type MonthAhead, type YearAhead, yearAhead, type YearBudget } from "./yearAhead.js";
 export {
   LOG_ORDERS,
   type LogAsked,

@@ -1,16 +1,11 @@
 import {
-  addDays,
-  addMonths,
   besideKind,
   bookCosts,
   costGroups,
-  formatDay,
   logOf,
   logTable,
   onTime,
-  partsFromDay,
   spending,
-  spendingAhead,
   type BesideKind,
   type Book,
   type CostGroup,
@@ -24,13 +19,12 @@ import {
   type OnTime,
   type Place,
   type Spending,
-  type SpendingAhead,
+  type YearAhead,
+  yearAhead,
 } from "@yonderfell/core";
 import { expose } from "comlink";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { withStorage } from "../data/withStorage.js";
-
-const MONTHS_AHEAD = 12;
 
 /** What is asked for: whose costs, from which day to which. */
 export interface SpendingAsked {
@@ -94,29 +88,8 @@ async function told(database: string, seq: number, asked: CostGroupsAsked): Prom
   };
 }
 
-/** What the months ahead will cost, what was spent in the months before, and what may be spent. */
-export interface AheadTold {
-  readonly ahead: SpendingAhead;
-  readonly spent: Spending;
-  /** Of the year of today, up to it. */
-  readonly thisYear: Spending;
-  /** By year. */
-  readonly budgets: Readonly<Record<string, number>>;
-}
-
-async function ahead(database: string, seq: number, today: DayNumber): Promise<AheadTold> {
-  const book = await bookAt(database, seq);
-  const until = addDays(addMonths(today, MONTHS_AHEAD), -1);
-  const { year } = partsFromDay(today);
-  return {
-    ahead: spendingAhead(book, { today, until }),
-    spent: spending(book, {
-      from: formatDay(addDays(addMonths(today, -MONTHS_AHEAD), 1)),
-      to: formatDay(today),
-    }),
-    thisYear: spending(book, { from: `${year}-01-01`, to: formatDay(today) }),
-    budgets: book.settings?.budgets ?? {},
-  };
+async function ahead(database: string, seq: number, today: DayNumber): Promise<YearAhead> {
+  return yearAhead(await bookAt(database, seq), today);
 }
 
 /** So many entries of the log are handed over at a time. */

@@ -1,9 +1,8 @@
-import { Printer } from "lucide-react";
 import type { ReactElement } from "react";
 import { useAppSelector } from "../../session/store.js";
-import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { CostTable } from "../shared/costs/CostTable.js";
 import { SpendingPage } from "../shared/costs/SpendingPage.js";
+import { PrintButton } from "../shared/TakeAwayButtons.js";
 import { Unpriced } from "../shared/costs/Unpriced.js";
 import { LedgerPage } from "./LedgerPage.js";
 
@@ -11,15 +10,7 @@ import { LedgerPage } from "./LedgerPage.js";
 export default function LedgerCosts(): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
   return (
-    <LedgerPage
-      title="Costs"
-      aside={
-        <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" />
-          Print
-        </button>
-      }
-    >
+    <LedgerPage title="Costs" aside={<PrintButton />}>
       <SpendingPage
         machine={null}
         beside={({ currency, asked }) =>

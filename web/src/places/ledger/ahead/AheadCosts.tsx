@@ -1,24 +1,20 @@
-import { partsFromDay, type DayNumber } from "@yonderfell/core";
-import { Printer, Table2 } from "lucide-react";
-import { lazy, Suspense, useCallback, type ReactElement } from "react";
+import type { DayNumber, YearAhead } from "@yonderfell/core";
+import { useCallback, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { useBeside } from "../../../session/useBeside.js";
-import { again } from "../../../ui/again.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import type { AheadTold } from "../../../work/costs.worker.js";
 import { costsReckoned } from "../../../work/costsClient.js";
 import { moneyOrDash, monthWords } from "../../shared/costs/costWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { MonthBars } from "../../shared/MonthBars.js";
 import { machinePath } from "../../shared/paths.js";
+import { PrintButton, TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { LedgerPage } from "../LedgerPage.js";
-import { aheadRows, incompleteWords, sumWords, waitingWords, yearBefore } from "./aheadWords.js";
+import { aheadRows, incompleteWords, sumWords, waitingWords } from "./aheadWords.js";
 import { Budget } from "./Budget.js";
-
-const MoneyBars = lazy(again(() => import("../../../ui/MoneyBars.js")));
 
 /** What the next twelve months will cost by the due rules, beside the year before; what waits; and the budget. */
 export default function AheadCosts(): ReactElement {
@@ -34,19 +30,11 @@ export default function AheadCosts(): ReactElement {
       title="Spending ahead"
       aside={
         <>
-          <button
-            type="button"
-            className={QUIET_BUTTON}
-            disabled={answer === null}
-            onClick={() => answer !== null && hand("spending ahead", aheadRows(answer))}
-          >
-            <Table2 size={18} aria-hidden="true" />
-            As a table
-          </button>
-          <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" />
-            Print
-          </button>
+          <TableButton
+            isReady={answer !== null}
+            onPress={() => answer !== null && hand("spending ahead", aheadRows(answer))}
+          />
+          <PrintButton />
         </>
       }
     >
@@ -57,20 +45,19 @@ export default function AheadCosts(): ReactElement {
   );
 }
 
-function Told({ told }: { readonly told: AheadTold }): ReactElement {
+function Told({ told }: { readonly told: YearAhead }): ReactElement {
   const currency = useCurrency();
-  const today = useAppSelector((state) => state.session.today);
-  const { ahead } = told;
-  const { overdue, toDo, watched, declined } = ahead.waiting;
+  const { overdue, toDo, watched, declined } = told.waiting;
   return (
     <>
-      <p className="mt-3 text-title font-bold">{sumWords(ahead, currency)}</p>
+      <p className="mt-3 text-title font-bold">{sumWords(told, currency)}</p>
       <p className="max-w-[60rem] text-quiet">
         Each turn on the day it falls due, the machines running on as they do now: parts at their
-        cheapest source, fluids by the plate, minutes at the mean rate. What is due already counts
-        in this month. {incompleteWords(ahead.sum)}
+        cheapest source, fluids by the plate, minutes at the mean rate. This month counts from today
+        on, with what is due already; a year before, each month is whole.{" "}
+        {incompleteWords(told.sum)}
       </p>
-      <Budget told={told} year={String(partsFromDay(today).year)} currency={currency} />
+      <Budget told={told} currency={currency} />
       <Months told={told} currency={currency} />
       <section aria-labelledby="waits" className="mt-6">
         <h2 id="waits" className="mb-1 text-large font-bold">
@@ -103,10 +90,10 @@ function Months({
   told,
   currency,
 }: {
-  readonly told: AheadTold;
+  readonly told: YearAhead;
   readonly currency: string;
 }): ReactElement {
-  const { months } = told.ahead;
+  const { months } = told;
   const said = months.map(({ month, total }) => `${monthWords(month)} ${money(total, currency)}`);
   return (
     <section aria-labelledby="months" className="mt-6">
@@ -115,26 +102,19 @@ function Months({
       </h2>
       <div className="flex flex-wrap items-start gap-x-8">
         <div className="min-w-[min(100%,24rem)] flex-1">
-          <Suspense fallback={<div className="h-72" />}>
-            <MoneyBars
-              labels={months.map(({ month }) => monthWords(month))}
-              parts={PARTS.map(([part, label, paint]) => ({
-                ...{ label, paint, amounts: months.map((month) => month[part]) },
-              }))}
-              currency={currency}
-              height={288}
-              words={`Spending ahead by month: ${said.join(", ")}`}
-            />
-          </Suspense>
+          <MonthBars
+            {...{ months, currency }}
+            parts={PARTS}
+            words={`Spending ahead by month: ${said.join(", ")}`}
+          />
         </div>
-        <MonthTable told={told} />
+        <MonthTable months={months} />
       </div>
     </section>
   );
 }
 
-function MonthTable({ told: { ahead, spent } }: { readonly told: AheadTold }): ReactElement {
-  const was = new Map(spent.months.map(({ month, total }) => [month, total]));
+function MonthTable({ months }: Pick<YearAhead, "months">): ReactElement {
   return (
     <div
       className="max-w-full overflow-x-auto"
@@ -159,7 +139,7 @@ function MonthTable({ told: { ahead, spent } }: { readonly told: AheadTold }): R
           </tr>
         </thead>
         <tbody>
-          {ahead.months.map((month) => (
+          {months.map((month) => (
             <tr key={month.month} className="border-t border-hairline">
               <th scope="row" className="py-1 text-left font-medium whitespace-nowrap">
                 {monthWords(month.month)}
@@ -171,9 +151,7 @@ function MonthTable({ told: { ahead, spent } }: { readonly told: AheadTold }): R
                 </td>
               ))}
               <td className="pl-5 font-semibold">{moneyOrDash(month.total)}</td>
-              <td className="pl-5 text-quiet">
-                {moneyOrDash(was.get(yearBefore(month.month)) ?? 0)}
-              </td>
+              <td className="pl-5 text-quiet">{moneyOrDash(month.yearBefore)}</td>
             </tr>
           ))}
         </tbody>
@@ -185,7 +163,7 @@ function MonthTable({ told: { ahead, spent } }: { readonly told: AheadTold }): R
 const DEAREST = 12;
 
 /** The machines that will cost the most. */
-function ByMachine({ told: { ahead } }: { readonly told: AheadTold }): ReactElement {
+function ByMachine({ told }: { readonly told: YearAhead }): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
   const nameOf = (id: string) => machines.find((one) => one.machine.id === id)?.machine;
   return (
@@ -194,7 +172,7 @@ function ByMachine({ told: { ahead } }: { readonly told: AheadTold }): ReactElem
         The dearest machines
       </h2>
       <ul className="grid max-w-[52rem] gap-x-10 sm:grid-cols-2">
-        {ahead.machines.slice(0, DEAREST).map(({ machine, total, turns }) => (
+        {told.machines.slice(0, DEAREST).map(({ machine, total, turns }) => (
           <li
             key={machine}
             className="flex justify-between gap-x-4 border-t border-hairline py-1 tabular-nums"

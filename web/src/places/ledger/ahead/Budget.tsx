@@ -1,24 +1,19 @@
-import { parseFigure } from "@yonderfell/core";
+import { parseFigure, type YearAhead } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { useSettingsChange } from "../../../session/useSettingsChange.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { TextField } from "../../../ui/fields.js";
 import { money } from "../../../words/money.js";
 import { decimalSign } from "../../../words/writing.js";
-import type { AheadTold } from "../../../work/costs.worker.js";
-import { budgetLine } from "./aheadWords.js";
 
 /** What may be spent in a year, beside what was and what is to come; set and changed here. */
 export function Budget({
-  told,
-  year,
+  told: { budget: line, year },
   currency,
 }: {
-  readonly told: AheadTold;
-  readonly year: string;
+  readonly told: YearAhead;
   readonly currency: string;
 }): ReactElement {
-  const line = budgetLine(told, year);
   return (
     <section aria-labelledby="budget" className="mt-4">
       <h2 id="budget" className="text-large font-bold">
@@ -26,23 +21,23 @@ export function Budget({
       </h2>
       {line !== null && (
         <p className="tabular-nums">
-          {money(line.budget, currency)}: {money(line.spent, "")} spent, {money(line.ahead, "")} to
+          {money(line.budget, currency)}: {money(line.spent, "")} spent, {money(line.toCome, "")} to
           come by the end of the year,{" "}
           <strong className={line.left < 0 ? "text-due" : ""}>
             {line.left < 0 ? `${money(-line.left, "")} too little` : `${money(line.left, "")} left`}
           </strong>
         </p>
       )}
-      <SetBudget budgets={told.budgets} year={year} />
+      <SetBudget hasBudget={line !== null} year={year} />
     </section>
   );
 }
 
 function SetBudget({
-  budgets,
+  hasBudget,
   year,
 }: {
-  readonly budgets: AheadTold["budgets"];
+  readonly hasBudget: boolean;
   readonly year: string;
 }): ReactElement {
   const { save, failure, fail } = useSettingsChange();
@@ -67,7 +62,7 @@ function SetBudget({
     >
       <div className="w-36">
         <TextField
-          label={budgets[year] === undefined ? "What may be spent" : "Another budget"}
+          label={hasBudget ? "Another budget" : "What may be spent"}
           value={typed}
           onChange={setTyped}
         />

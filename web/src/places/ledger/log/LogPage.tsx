@@ -1,5 +1,5 @@
 import type { LogSums } from "@yonderfell/core";
-import { Download, Table2 } from "lucide-react";
+import { Download } from "lucide-react";
 import type { ReactElement } from "react";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
@@ -9,6 +9,7 @@ import { exportWords } from "../../../words/bookWords.js";
 import { counted, figure, NBSP } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { LedgerPage } from "../LedgerPage.js";
 import { LogFilters } from "./LogFilters.js";
@@ -72,16 +73,7 @@ export default function LogPage(): ReactElement {
 /** Hands over all that is asked for, as a table for a spreadsheet. */
 function AsTable({ pages }: { readonly pages: LogPages }): ReactElement {
   const hand = useTableFile();
-  return (
-    <button
-      type="button"
-      className={`${QUIET_BUTTON} print:hidden`}
-      onClick={() => void pages.table().then((rows) => hand("log", rows))}
-    >
-      <Table2 size={18} aria-hidden="true" />
-      As a table
-    </button>
-  );
+  return <TableButton onPress={() => void pages.table().then((rows) => hand("log", rows))} />;
 }
 
 function ExportButton(): ReactElement {

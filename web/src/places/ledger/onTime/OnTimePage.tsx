@@ -1,13 +1,12 @@
 import { formatDay, type BoardMachine, type DayNumber, type OnTime } from "@yonderfell/core";
-import { Printer, Table2 } from "lucide-react";
 import { useCallback, type ReactElement } from "react";
 import { useAppSelector } from "../../../session/store.js";
 import { useBeside } from "../../../session/useBeside.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { fullDate } from "../../../words/format.js";
 import { costsReckoned } from "../../../work/costsClient.js";
 import { SpanChoice } from "../../shared/costs/SpanChoice.js";
 import { useSpan } from "../../shared/costs/useSpan.js";
+import { PrintButton, TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { LedgerPage } from "../LedgerPage.js";
 import { ByKind, ByMonth, MonthChart } from "./Shares.js";
@@ -40,19 +39,11 @@ export default function OnTimePage(): ReactElement {
       title="On time"
       aside={
         <>
-          <button
-            type="button"
-            className={QUIET_BUTTON}
-            disabled={answer === null}
-            onClick={() => answer !== null && hand("on time", shareRows(answer))}
-          >
-            <Table2 size={18} aria-hidden="true" />
-            As a table
-          </button>
-          <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" />
-            Print
-          </button>
+          <TableButton
+            isReady={answer !== null}
+            onPress={() => answer !== null && hand("on time", shareRows(answer))}
+          />
+          <PrintButton />
         </>
       }
     >

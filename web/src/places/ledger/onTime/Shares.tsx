@@ -1,11 +1,9 @@
 import type { OnTime, OnTimeShare } from "@yonderfell/core";
-import { lazy, Suspense, type ReactElement } from "react";
-import { again } from "../../../ui/again.js";
+import type { ReactElement } from "react";
 import { counted, figure } from "../../../words/format.js";
+import { MonthBars } from "../../shared/MonthBars.js";
 import { monthWords } from "../../shared/costs/costWords.js";
 import { shareWords } from "./onTimeWords.js";
-
-const MoneyBars = lazy(again(() => import("../../../ui/MoneyBars.js")));
 
 /** What turns are told apart by, in its word and its paint. */
 const PARTS = [
@@ -20,17 +18,12 @@ export function MonthChart({ onTime: { months } }: { readonly onTime: OnTime }):
   return (
     <div className="min-w-0 [grid-area:chart] print:[&_canvas]:h-auto! print:[&_canvas]:max-w-full">
       {months.length > 0 && (
-        <Suspense fallback={<div className="h-72" />}>
-          <MoneyBars
-            labels={months.map(({ month }) => monthWords(month))}
-            parts={PARTS.map(([part, label, paint]) => ({
-              ...{ label, paint, amounts: months.map((month) => month[part]) },
-            }))}
-            currency=""
-            height={288}
-            words={`Within the limit by month: ${said.join(", ")}`}
-          />
-        </Suspense>
+        <MonthBars
+          {...{ months }}
+          parts={PARTS}
+          currency=""
+          words={`Within the limit by month: ${said.join(", ")}`}
+        />
       )}
     </div>
   );

@@ -1,10 +1,8 @@
 import { dayOf, type DayNumber, type MachineId, type WarrantyTurn } from "@yonderfell/core";
-import { Table2 } from "lucide-react";
 import { useCallback, type ReactElement } from "react";
 import { useParams, useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { useBeside } from "../../../session/useBeside.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import NotFound from "../../../ui/NotFound.js";
 import { Page } from "../../../ui/Page.js";
@@ -12,6 +10,7 @@ import { counted, fullDate } from "../../../words/format.js";
 import { records } from "../../../work/recordClient.js";
 import { recordPath } from "../../shared/paths.js";
 import { PrintActions } from "../../shared/PrintActions.js";
+import { TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { dialWords } from "../record/recordWords.js";
 import { IN_TIME_WORDS, usedWords, warrantyLimitWords, warrantyRows } from "./warrantyWords.js";
@@ -62,15 +61,10 @@ function Turns({
             choices={[[ALL, "all tasks"] as const, ...tasks]}
             onChange={(value) => setSearch(value === ALL ? {} : { task: value }, { replace: true })}
           />
-          <button
-            type="button"
-            className={QUIET_BUTTON}
-            disabled={shown.length === 0}
-            onClick={() => hand(`${title} turns`, warrantyRows(shown))}
-          >
-            <Table2 size={18} aria-hidden="true" />
-            As a table
-          </button>
+          <TableButton
+            isReady={shown.length > 0}
+            onPress={() => hand(`${title} turns`, warrantyRows(shown))}
+          />
         </PrintActions>
       }
     >

@@ -7,12 +7,10 @@ import {
   type MachineId,
   type Span,
 } from "@yonderfell/core";
-import { Table2 } from "lucide-react";
 import { useCallback, useState, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { useBeside, type Beside } from "../../../session/useBeside.js";
-import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { SelectField } from "../../../ui/fields.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
 import { counted } from "../../../words/format.js";
@@ -20,6 +18,7 @@ import { money } from "../../../words/money.js";
 import type { CostsTold } from "../../../work/costs.worker.js";
 import { costsReckoned } from "../../../work/costsClient.js";
 import { machinePath } from "../paths.js";
+import { TableButton } from "../TakeAwayButtons.js";
 import { useTableFile } from "../useTableFile.js";
 import { COST_PARTS, moneyOrDash } from "./costWords.js";
 import { besideWords, groupName, GROUPING_WORDS } from "./groupWords.js";
@@ -146,15 +145,10 @@ function AsTable({
     ]),
   ];
   return (
-    <button
-      type="button"
-      className={`${QUIET_BUTTON} print:hidden`}
-      disabled={rows.length === 0}
-      onClick={() => hand(`costs by ${GROUPING_WORDS[by]}`, cells())}
-    >
-      <Table2 size={18} aria-hidden="true" />
-      As a table
-    </button>
+    <TableButton
+      isReady={rows.length > 0}
+      onPress={() => hand(`costs by ${GROUPING_WORDS[by]}`, cells())}
+    />
   );
 }
 

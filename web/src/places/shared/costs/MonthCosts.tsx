@@ -1,9 +1,7 @@
 import type { MonthSpent } from "@yonderfell/core";
-import { lazy, Suspense, type ReactElement } from "react";
-import { again } from "../../../ui/again.js";
+import type { ReactElement } from "react";
+import { MonthBars } from "../MonthBars.js";
 import { chartWords, COST_PARTS, moneyOrDash, monthWords } from "./costWords.js";
-
-const MoneyBars = lazy(again(() => import("../../../ui/MoneyBars.js")));
 
 /** What was spent month by month: drawn, and as a table beside it. */
 export function MonthCosts({
@@ -21,17 +19,11 @@ export function MonthCosts({
       </h2>
       <div className="flex flex-wrap items-start gap-x-8">
         <div className="min-w-[min(100%,24rem)] flex-1">
-          <Suspense fallback={<div className="h-72" />}>
-            <MoneyBars
-              labels={months.map(({ month }) => monthWords(month))}
-              parts={COST_PARTS.map(([part, label, paint]) => ({
-                ...{ label, paint, amounts: months.map((month) => month[part]) },
-              }))}
-              currency={currency}
-              height={288}
-              words={chartWords(months, currency)}
-            />
-          </Suspense>
+          <MonthBars
+            {...{ months, currency }}
+            parts={COST_PARTS}
+            words={chartWords(months, currency)}
+          />
         </div>
         <MonthTable months={months} />
       </div>

@@ -1,5 +1,5 @@
 import { formatDay, type MachineId } from "@yonderfell/core";
-import { Copy, Printer, Table2 } from "lucide-react";
+import { Copy, Printer } from "lucide-react";
 import { useMemo, type ReactElement } from "react";
 import { Link, useSearchParams } from "react-router";
 import { notifySuccess } from "../../../session/notify.js";
@@ -10,6 +10,7 @@ import { counted, fullDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import type { Shopping } from "../../../work/shelves.worker.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { StoresFrame } from "../StoresFrame.js";
 import { useCatalogue } from "../useCatalogue.js";
@@ -153,14 +154,7 @@ function ListActions({
         <Copy size={18} aria-hidden="true" />
         Copy for a message
       </button>
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => giveTable("to-buy", buyTable(shopping, words))}
-      >
-        <Table2 size={18} aria-hidden="true" />
-        As a table
-      </button>
+      <TableButton onPress={() => giveTable("to-buy", buyTable(shopping, words))} />
       <button type="button" className={PRIMARY_BUTTON} onClick={() => window.print()}>
         <Printer size={18} aria-hidden="true" />
         Print

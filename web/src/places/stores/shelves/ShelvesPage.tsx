@@ -1,5 +1,5 @@
 import { stockTable, type ShelfItem } from "@yonderfell/core";
-import { ListChecks, PackagePlus, Printer, Table2, Tags } from "lucide-react";
+import { ListChecks, PackagePlus, Tags } from "lucide-react";
 import { useDeferredValue, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
@@ -9,6 +9,7 @@ import { SelectField, TextField } from "../../../ui/fields.js";
 import { counted, fullDate } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { PrintButton, TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { StoresFrame } from "../StoresFrame.js";
 import { MoveDialog } from "./MoveDialog.js";
@@ -121,18 +122,8 @@ function TakeAway({
   const giveTable = useTableFile();
   return (
     <div className="flex flex-wrap gap-3">
-      <button
-        type="button"
-        className={QUIET_BUTTON}
-        onClick={() => giveTable("stock", stockTable(seen))}
-      >
-        <Table2 size={18} aria-hidden="true" />
-        As a table
-      </button>
-      <button type="button" className={QUIET_BUTTON} onClick={() => window.print()}>
-        <Printer size={18} aria-hidden="true" />
-        Print
-      </button>
+      <TableButton onPress={() => giveTable("stock", stockTable(seen))} />
+      <PrintButton />
       <Link
         to={`/stores/labels?shelf=${encodeURIComponent(shelf)}`}
         className={QUIET_BUTTON}
