@@ -15,6 +15,10 @@ export interface EntryCost {
 
 const MINUTES_IN_HOUR = 60;
 
+/** How long people worked for an entry together, in minutes. */
+export const minutesWorked = ({ work }: Pick<Entry, "work">): number =>
+  (work ?? []).reduce((sum, { minutes }) => sum + minutes, 0);
+
 /** What a line of fluid cost; 0 where none went in. */
 function fluidCost({ in: filled, price }: FluidUsed): number | null {
   if ((filled ?? null) === null) return 0;

@@ -16,7 +16,7 @@ export {
   type NotCorrectable,
   withdrawRecord,
 } from "./corrections.js";
-export { entryCost, wholeCost } from "./entryCost.js";
+export { entryCost, minutesWorked, wholeCost } from "./entryCost.js";
 export { type SystemInUse, systemsInUse, type TopUpRate } from "./inUse.js";
 export { followUpsOwed, type OwedFollowUp } from "./followUps.js";
 export {

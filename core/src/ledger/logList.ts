@@ -4,9 +4,8 @@ import type { MachineId } from "../book/records/ids.js";
 import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
-import type { Quantity } from "../quantity/quantity.js";
-import { symbolOf } from "../quantity/unit.js";
-import { entryCost, wholeCost } from "./entryCost.js";
+import { plainQuantity } from "../quantity/formatQuantity.js";
+import { entryCost, minutesWorked, wholeCost } from "./entryCost.js";
 
 /** What the log can be sorted by. */
 export const LOG_ORDERS = ["date", "machine", "minutes", "cost"] as const;
@@ -74,9 +73,6 @@ function logNames({ tasks, parts, products, fluids, people, machines }: Book): L
   };
 }
 
-const minutesOf = ({ work }: Entry): number =>
-  (work ?? []).reduce((sum, { minutes }) => sum + minutes, 0);
-
 /** The ids whose names hold some words, looked up once for all entries. */
 function holding(words: string, names: Names): (id: string) => boolean {
   const wanted = words.trim().toLowerCase();
@@ -135,7 +131,7 @@ function loggedIn(book: Book, tag: Names): Logged {
   return {
     entries,
     days: Int32Array.from(standing, ({ day }) => day),
-    minutes: Float64Array.from(entries, minutesOf),
+    minutes: Float64Array.from(entries, minutesWorked),
     costs: Float64Array.from(costs, wholeCost),
     missing: Int32Array.from(costs, ({ missing }) => missing),
     ranks: Int32Array.from(entries, ({ machine }) => rankOf.get(machine) ?? 0),
@@ -196,8 +192,6 @@ export function logOf(book: Book): (asked: LogAsked) => LogList {
   };
 }
 
-const quantityText = ({ value, unit }: Quantity): string => `${value} ${symbolOf(unit)}`;
-
 const HEADINGS = [
   ...["Date", "Number", "Machine", "Tasks", "Dials", "Fluids", "Parts", "Who", "Minutes"],
   ...["Cost", "Warranty", "Lines without a price", "Note"],
@@ -227,7 +221,7 @@ export function logTable(book: Book, entries: readonly Entry[]): string[][] {
           .map(({ fluid, product, in: filled }) =>
             [
               names.used(fluid),
-              filled ? quantityText(filled) : "",
+              filled ? plainQuantity(filled) : "",
               product ? names.used(product) : "",
             ]
               .filter((words) => words !== "")
@@ -236,7 +230,7 @@ export function logTable(book: Book, entries: readonly Entry[]): string[][] {
           .join("; "),
         (entry.parts ?? []).map(({ part, count }) => `${count} × ${names.used(part)}`).join("; "),
         [...new Set((entry.work ?? []).map(({ person }) => names.person(person)))].join("; "),
-        String(minutesOf(entry)),
+        String(minutesWorked(entry)),
         ...[isWarranty ? "0.00" : money, isWarranty ? money : "0.00"],
         ...[String(isWarranty ? 0 : cost.missing), entry.note ?? ""],
       ];

@@ -1,13 +1,12 @@
-import { groupBy } from "es-toolkit";
 import type { Book } from "../book/file/book.js";
 import type { Finding } from "../book/records/finding.js";
 import type { MachineId } from "../book/records/ids.js";
 import { settingsOf, type Settings } from "../book/records/settings.js";
-import { EMPTY_PLATE } from "../book/slice/machinePlate.js";
+import { machinePlatesOf } from "../book/slice/machinePlate.js";
 import { recordsByMachine, type MachineRecords } from "../book/slice/machineRecords.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { occurrences } from "../plan/occurrences.js";
-import { productsInside } from "../schedule/inside.js";
+import { plateWith, productsInside } from "../schedule/inside.js";
 import { openFindings } from "../schedule/findingsDue.js";
 import { reckonTask } from "../schedule/reckonTask.js";
 import { machineState } from "../schedule/reckonMachine.js";
@@ -122,20 +121,11 @@ function gather(
 function sourcesOf(book: Book, today: DayNumber): (records: MachineRecords) => NeedsSource {
   const rate = usualRate(book.people ?? []);
   const { parts = [], products = [] } = book;
-  const fluids = groupBy(book.fluids ?? [], (one) => one.machine);
-  const fitments = groupBy(book.fitments ?? [], (one) => one.machine);
-  return (records) => {
-    const { id } = records.machine;
-    const inside = productsInside(records, today);
-    const now = (fluids[id] ?? []).map((fluid) => ({
-      ...fluid,
-      product: inside.get(fluid.id)?.product ?? null,
-    }));
-    return {
-      ...{ parts, products, rate },
-      plate: { ...EMPTY_PLATE, fluids: now, fitments: fitments[id] ?? [] },
-    };
-  };
+  const plateOf = machinePlatesOf(book);
+  return (records) => ({
+    ...{ parts, products, rate },
+    plate: plateWith(plateOf(records.machine.id), productsInside(records, today)),
+  });
 }
 
 /**

@@ -33,6 +33,9 @@ export function formatNumber(value: number, style: FigureStyle, digits?: number)
   return rounded < 0 ? `−${text}` : text;
 }
 
+/** A quantity for a table or another program: the figure as it was written, a plain space and its unit. */
+export const plainQuantity = ({ value, unit }: Quantity): string => `${value} ${symbolOf(unit)}`;
+
 /** A quantity as people write it, `84 in·lbf`, `4.5 L`; with `digits` rounded to so many significant ones. */
 export function formatQuantity(quantity: Quantity, style: FigureStyle, digits?: number): string {
   return `${formatNumber(quantity.value, style, digits)}${BETWEEN}${symbolOf(quantity.unit)}`;

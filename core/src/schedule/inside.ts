@@ -63,7 +63,14 @@ export function plateNow(
   book: Pick<MachineBook, "tasks" | "entries">,
   today: DayNumber,
 ): MachinePlate {
-  const inside = insideOf(plate, book, today);
+  return plateWith(plate, insideOf(plate, book, today));
+}
+
+/** A plate with what is told to be in each fluid system, in place of what it says itself. */
+export function plateWith(
+  plate: MachinePlate,
+  inside: ReadonlyMap<FluidId, ProductInside>,
+): MachinePlate {
   const fluids = plate.fluids.map((fluid) => {
     const product = inside.get(fluid.id)?.product ?? null;
     return product === (fluid.product ?? null) ? fluid : { ...fluid, product };

@@ -1,5 +1,4 @@
-import type { Quantity } from "../quantity/quantity.js";
-import { symbolOf } from "../quantity/unit.js";
+import { plainQuantity } from "../quantity/formatQuantity.js";
 import type { RecordContent, RecordDial, RecordLine, RecordMeasure } from "./document.js";
 
 const HEADINGS = [
@@ -8,8 +7,6 @@ const HEADINGS = [
 ] as const;
 
 type Cells = Partial<Record<(typeof HEADINGS)[number], string>>;
-
-const quantityText = ({ value, unit }: Quantity): string => `${value} ${symbolOf(unit)}`;
 
 const joined = (all: readonly (string | false | null | undefined)[], between = "; "): string =>
   all.filter((one): one is string => typeof one === "string" && one !== "").join(between);
@@ -21,7 +18,7 @@ const lifeText = ({ meter, unit, life }: RecordDial): string | null =>
   life === undefined ? null : `${meter} ${life} ${unit}`;
 
 function measureText({ name, readings, verdict, note }: RecordMeasure): string {
-  const figures = (readings ?? []).map(quantityText).join(", ");
+  const figures = (readings ?? []).map(plainQuantity).join(", ");
   return joined([`${name}:`, figures, verdict, note], " ");
 }
 
@@ -40,8 +37,8 @@ function workCells(line: Work): Cells {
         `${system}:`,
         product && joined([product, claims && `(${claims.join(", ")})`], " "),
         rest.condition,
-        out && `out ${quantityText(out)}`,
-        filled && `in ${quantityText(filled)}`,
+        out && `out ${plainQuantity(out)}`,
+        filled && `in ${plainQuantity(filled)}`,
         rest.onMark && "on the mark",
       ],
       " ",
@@ -64,7 +61,7 @@ function workCells(line: Work): Cells {
     Measures: joined((line.measures ?? []).map(measureText)),
     Torques: joined(
       (line.torques ?? []).map(({ name, torque, by }) =>
-        joined([name, torque && quantityText(torque), by], " "),
+        joined([name, torque && plainQuantity(torque), by], " "),
       ),
     ),
   };

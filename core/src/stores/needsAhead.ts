@@ -1,10 +1,9 @@
-import { groupBy } from "es-toolkit";
 import type { Book } from "../book/file/book.js";
 import type { MachineId, TaskId } from "../book/records/ids.js";
 import { planningOf, settingsOf } from "../book/records/settings.js";
 import type { Task } from "../book/records/task.js";
 import { machineBooksOf } from "../book/slice/machineBook.js";
-import { EMPTY_PLATE } from "../book/slice/machinePlate.js";
+import { machinePlatesOf } from "../book/slice/machinePlate.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import { currentRecords } from "../book/slice/currentRecords.js";
 import type { MachineBook } from "../book/slice/slice.js";
@@ -77,24 +76,14 @@ interface OnJourney {
 export function needsAhead(book: AheadBook, visits: VisitsAhead, horizon: Horizon): Needs {
   const { machines, until } = horizon;
   const whole = book as Book;
-  const fluids = groupBy(book.fluids ?? [], ({ machine }) => machine);
-  const points = groupBy(book.servicePoints ?? [], ({ machine }) => machine);
-  const fitments = groupBy(book.fitments ?? [], ({ machine }) => machine);
+  const plateOf = machinePlatesOf(book);
   const needs: StoreNeed[] = [];
   const gaps: NeedGap[] = [];
   for (const own of machineBooksOf(whole)) {
     const [{ id }] = own.machines;
     if (machines !== null && !machines.has(id)) continue;
-    const plate = {
-      ...EMPTY_PLATE,
-      ...{
-        fluids: fluids[id] ?? [],
-        servicePoints: points[id] ?? [],
-        fitments: fitments[id] ?? [],
-      },
-    };
     const { parts = [], products = [], stockMoves = [] } = book;
-    const now = plateNow(plate, own, horizon.today);
+    const now = plateNow(plateOf(id), own, horizon.today);
     const from: NeedsFrom = { machine: id, plate: now, parts, products, stockMoves };
     const found = needsOfMachine(own, visits.get(id) ?? [], from, book, horizon);
     needs.push(...found.needs);

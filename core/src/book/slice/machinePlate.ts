@@ -1,3 +1,4 @@
+import { groupBy } from "es-toolkit";
 import type { Book } from "../file/book.js";
 import type { RecordOf } from "../records/recordSchemas.js";
 import type { MachineId } from "../records/ids.js";
@@ -31,6 +32,20 @@ export function machinePlateOf(book: Book, id: MachineId): MachinePlate {
     (book[section] ?? []).filter((record) => record.machine === id),
   ]);
   return Object.fromEntries(own) as MachinePlate;
+}
+
+/** The plates of a book's machines, gathered once for many. */
+export function machinePlatesOf(
+  book: Partial<Pick<Book, PlateSection>>,
+): (id: MachineId) => MachinePlate {
+  const grouped = PLATE_SECTIONS.map((section) => {
+    const records: readonly { readonly machine: MachineId }[] = book[section] ?? [];
+    return [section, groupBy(records, ({ machine }) => machine)] as const;
+  });
+  return (id) => {
+    const own = grouped.map(([section, byMachine]) => [section, byMachine[id] ?? []] as const);
+    return Object.fromEntries(own) as unknown as MachinePlate;
+  };
 }
 
 /** What of a book belongs to no one machine. */

@@ -1,4 +1,11 @@
-import { dayOf, entryCost, wholeCost, type BoardMachine, type Entry } from "@yonderfell/core";
+import {
+  dayOf,
+  entryCost,
+  minutesWorked,
+  wholeCost,
+  type BoardMachine,
+  type Entry,
+} from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
 import { Link } from "react-router";
 import { entryTitle } from "../../../words/entryWords.js";
@@ -15,9 +22,6 @@ function dialsOf(entry: Entry, machine: BoardMachine | undefined): string[] {
     return read === undefined ? [] : [dialFigureWithUnit(read, unit)];
   });
 }
-
-const minutesOf = ({ work }: Entry): number =>
-  (work ?? []).reduce((sum, { minutes }) => sum + minutes, 0);
 
 /** An entry of the log in one line; nothing but its place while it is read. */
 export function LogRow({
@@ -85,7 +89,7 @@ function MoreCells({
   readonly names: WorkNames | undefined;
   readonly columns: ReadonlySet<LogColumn>;
 }): ReactElement {
-  const minutes = minutesOf(entry);
+  const minutes = minutesWorked(entry);
   const cost = entryCost(entry);
   const whole = wholeCost(cost);
   const used =
