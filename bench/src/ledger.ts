@@ -43,7 +43,7 @@ export function measureLedger(parse: number): void {
   const all = { from: dayOf("1990-01-01"), to: TODAY, today: TODAY };
   const [judged = 0] = medianTimes([() => void onTime(book, all)], 3, 1);
   report("each turn of 1,500 entries judged", judged, MOST_TURNS_MS);
-  const ask = logOf(
+  const { ask } = logOf(
     largeBook({ machines: 1000, tasksEach: 4, readingsEach: 4, entriesEach: 200 }, TODAY),
   );
   const log = { from: null, to: null, machine: null, task: "", person: "", used: "" };

@@ -68,5 +68,6 @@ export {
   logOf,
   type LogOrder,
   type LogSums,
-  logTable,
+  type WorkLog,
 } from "./logList.js";
+export type { EntryNames } from "./entryNames.js";

@@ -1,10 +1,12 @@
 import type { Book } from "../book/file/book.js";
 import type { Entry } from "../book/records/entry.js";
 import type { MachineId } from "../book/records/ids.js";
+import type { Machine } from "../book/records/machine.js";
 import { byDate, type CurrentRecord } from "../book/slice/currentRecords.js";
 import { recordsByMachine } from "../book/slice/machineRecords.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
 import { plainQuantity } from "../quantity/formatQuantity.js";
+import { entryNames, nameIn, type EntryNames, type Known } from "./entryNames.js";
 import { entryCost, minutesWorked, wholeCost } from "./entryCost.js";
 
 /** What the log can be sorted by. */
@@ -43,60 +45,63 @@ export interface LogList {
   readonly sums: LogSums;
 }
 
-type Names = (id: string) => string;
+/** Those of some names that some ids ask for. */
+const only = (known: Known, ids: readonly string[]): Known =>
+  new Map(ids.flatMap((id) => (known.has(id) ? [[id, nameIn(known, id)] as const] : [])));
 
-function namesOf(all: readonly (readonly [string, string])[]): Names {
-  const known = new Map(all);
-  return (id) => known.get(id) ?? id;
-}
-
-/** What the ids of entries stand for, and the tags of machines. */
-interface LogNames {
-  readonly task: Names;
-  readonly used: Names;
-  readonly person: Names;
-  readonly tag: Names;
-  readonly machine: Names;
-}
-
-function logNames({ tasks, parts, products, fluids, people, machines }: Book): LogNames {
+/** The names that some entries ask for, and no others. */
+function namesFor(entries: readonly Entry[], names: EntryNames): EntryNames {
+  const fluids = entries.flatMap((entry) => entry.fluids ?? []);
   return {
-    task: namesOf((tasks ?? []).map(({ id, name }) => [id, name] as const)),
-    used: namesOf([
-      ...(parts ?? []).map(({ id, number, name }) => [id, `${number} ${name}`] as const),
-      ...(products ?? []).map(({ id, name }) => [id, name] as const),
-      ...(fluids ?? []).map(({ id, system }) => [id, system] as const),
-    ]),
-    person: namesOf((people ?? []).map(({ id, name }) => [id, name] as const)),
-    tag: namesOf((machines ?? []).map(({ id, tag }) => [id, tag] as const)),
-    machine: namesOf((machines ?? []).map(({ id, name }) => [id, name] as const)),
+    task: only(
+      names.task,
+      entries.flatMap(({ tasks }) => tasks ?? []),
+    ),
+    part: only(
+      names.part,
+      entries.flatMap(({ parts }) => (parts ?? []).map(({ part }) => part)),
+    ),
+    product: only(
+      names.product,
+      fluids.flatMap(({ product }) => product ?? []),
+    ),
+    fluid: only(
+      names.fluid,
+      fluids.map(({ fluid }) => fluid),
+    ),
+    person: only(
+      names.person,
+      entries.flatMap(({ work }) => (work ?? []).map(({ person }) => person)),
+    ),
   };
 }
 
 /** The ids whose names hold some words, looked up once for all entries. */
-function holding(words: string, names: Names): (id: string) => boolean {
+function holding(words: string, names: Known): (id: string) => boolean {
   const wanted = words.trim().toLowerCase();
   const known = new Map<string, boolean>();
   return (id) => {
     const before = known.get(id);
     if (before !== undefined) return before;
-    const holds = names(id).toLowerCase().includes(wanted);
+    const holds = nameIn(names, id).toLowerCase().includes(wanted);
     known.set(id, holds);
     return holds;
   };
 }
 
-function matcher(asked: LogAsked, names: LogNames): (entry: Entry) => boolean {
+function matcher(asked: LogAsked, names: EntryNames): (entry: Entry) => boolean {
   const isTask = holding(asked.task, names.task);
-  const isUsed = holding(asked.used, names.used);
+  const isPart = holding(asked.used, names.part);
+  const isProduct = holding(asked.used, names.product);
+  const isFluid = holding(asked.used, names.fluid);
   const [hasTask, hasUsed] = [asked.task.trim() !== "", asked.used.trim() !== ""];
   return (entry) =>
     (!hasTask || (entry.tasks ?? []).some(isTask)) &&
     (asked.person === "" || (entry.work ?? []).some(({ person }) => person === asked.person)) &&
     (!hasUsed ||
-      (entry.parts ?? []).some(({ part }) => isUsed(part)) ||
+      (entry.parts ?? []).some(({ part }) => isPart(part)) ||
       (entry.fluids ?? []).some(
-        ({ fluid, product }) => isUsed(fluid) || (product ? isUsed(product) : false),
+        ({ fluid, product }) => isFluid(fluid) || (product ? isProduct(product) : false),
       ));
 }
 
@@ -120,11 +125,10 @@ function standingIn(book: Book): CurrentRecord<Entry>[] {
   return standing.sort((one, other) => byDate(other, one));
 }
 
-function loggedIn(book: Book, tag: Names): Logged {
-  const tags = (book.machines ?? []).map(({ id }) => id);
+function loggedIn(book: Book): Logged {
   const { compare } = new Intl.Collator("en", { numeric: true });
-  tags.sort((one, other) => compare(tag(one), tag(other)));
-  const rankOf = new Map(tags.map((id, rank) => [id, rank]));
+  const byTag = (book.machines ?? []).toSorted((one, other) => compare(one.tag, other.tag));
+  const rankOf = new Map(byTag.map(({ id }, rank) => [id, rank]));
   const standing = standingIn(book);
   const entries = standing.map(({ record }) => record);
   const costs = entries.map(entryCost);
@@ -169,71 +173,85 @@ function placesOf(all: Logged, asked: LogAsked, isAsked: (entry: Entry) => boole
   return found.slice(0, count);
 }
 
-/**
- * The log of a book, made ready once to be asked many times: the entries that count and that were asked for, in the order
- * asked for, and what they come to together. Of what is alike in the order asked for, the latest comes first.
- */
-export function logOf(book: Book): (asked: LogAsked) => LogList {
-  const names = logNames(book);
-  const all = loggedIn(book, names.tag);
-  const figures = { machine: all.ranks, minutes: all.minutes, cost: all.costs };
-  return (asked) => {
-    const places = placesOf(all, asked, matcher(asked, names));
-    if (asked.order === "date") {
-      if (!asked.isDescending) places.reverse();
-    } else {
-      const [by, sign] = [figures[asked.order], asked.isDescending ? -1 : 1];
-      places.sort(
-        (one, other) => sign * ((by[one] as number) - (by[other] as number)) || one - other,
-      );
-    }
-    const entries = Array.from(places, (place) => all.entries[place] as Entry);
-    return { entries, sums: sumsOf(places, all) };
-  };
-}
-
 const HEADINGS = [
   ...["Date", "Number", "Machine", "Tasks", "Dials", "Fluids", "Parts", "Who", "Minutes"],
   ...["Cost", "Warranty", "Lines without a price", "Note"],
 ];
 
-/** Entries as a table: the headings, then a row each; money to two places, all else as it was written. */
-export function logTable(book: Book, entries: readonly Entry[]): string[][] {
-  const names = logNames(book);
-  const meters = namesOf(
-    (book.machines ?? []).flatMap(({ meters: own }) =>
-      (own ?? []).map(({ id, name, unit }) => [id, name ?? unit] as const),
+const joined = (all: readonly string[], between: string): string =>
+  all.filter((one) => one !== "").join(between);
+
+/** What the dials showed with an entry, each by the name its machine has for it. */
+function dialsText({ meters }: Entry, machine: Machine | undefined): string {
+  const texts = Object.entries(meters ?? {}).map(([id, figure]) => {
+    const meter = (machine?.meters ?? []).find((one) => one.id === id);
+    return joined([meter?.name ?? "", String(figure), meter?.unit ?? id], " ");
+  });
+  return texts.join("; ");
+}
+
+function rowOf(entry: Entry, machine: Machine | undefined, names: EntryNames): string[] {
+  const { missing, ...cost } = entryCost(entry);
+  const money = wholeCost({ ...cost, missing }).toFixed(2);
+  const isWarranty = entry.warranty === true;
+  const fluids = (entry.fluids ?? []).map(({ fluid, product, in: filled }) =>
+    joined(
+      [
+        nameIn(names.fluid, fluid),
+        filled ? plainQuantity(filled) : "",
+        product ? nameIn(names.product, product) : "",
+      ],
+      " ",
     ),
   );
+  const parts = (entry.parts ?? []).map(
+    ({ part, count }) => `${count} × ${nameIn(names.part, part)}`,
+  );
+  const people = (entry.work ?? []).map(({ person }) => nameIn(names.person, person));
   return [
-    HEADINGS,
-    ...entries.map((entry) => {
-      const cost = entryCost(entry);
-      const money = wholeCost(cost).toFixed(2);
-      const isWarranty = entry.warranty === true;
-      return [
-        ...[entry.date, names.tag(entry.machine), names.machine(entry.machine)],
-        (entry.tasks ?? []).map(names.task).join("; "),
-        Object.entries(entry.meters ?? {})
-          .map(([meter, figure]) => `${meters(meter)} ${figure}`)
-          .join("; "),
-        (entry.fluids ?? [])
-          .map(({ fluid, product, in: filled }) =>
-            [
-              names.used(fluid),
-              filled ? plainQuantity(filled) : "",
-              product ? names.used(product) : "",
-            ]
-              .filter((words) => words !== "")
-              .join(" "),
-          )
-          .join("; "),
-        (entry.parts ?? []).map(({ part, count }) => `${count} × ${names.used(part)}`).join("; "),
-        [...new Set((entry.work ?? []).map(({ person }) => names.person(person)))].join("; "),
-        String(minutesWorked(entry)),
-        ...[isWarranty ? "0.00" : money, isWarranty ? money : "0.00"],
-        ...[String(isWarranty ? 0 : cost.missing), entry.note ?? ""],
-      ];
-    }),
+    ...[entry.date, machine?.tag ?? "", machine?.name ?? entry.machine],
+    (entry.tasks ?? []).map((id) => nameIn(names.task, id)).join("; "),
+    ...[dialsText(entry, machine), fluids.join("; "), parts.join("; ")],
+    ...[[...new Set(people)].join("; "), String(minutesWorked(entry))],
+    ...(isWarranty ? ["0.00", money, "0"] : [money, "0.00", String(missing)]),
+    entry.note ?? "",
   ];
+}
+
+/** The log of a book, made ready once to be asked many times. */
+export interface WorkLog {
+  /** The entries that count and that were asked for, in the order asked for, and what they come to together. Of what is alike in the order asked for, the latest comes first. */
+  readonly ask: (asked: LogAsked) => LogList;
+  /** What the ids in some entries stand for. */
+  readonly names: (entries: readonly Entry[]) => EntryNames;
+  /** Entries as a table: the headings, then a row each; money to two places, all else as it was written. */
+  readonly table: (entries: readonly Entry[]) => string[][];
+}
+
+/** Makes the log of a book ready. */
+export function logOf(book: Book): WorkLog {
+  const names = entryNames(book);
+  const all = loggedIn(book);
+  const machines = new Map((book.machines ?? []).map((machine) => [machine.id, machine]));
+  const figures = { machine: all.ranks, minutes: all.minutes, cost: all.costs };
+  return {
+    ask: (asked) => {
+      const places = placesOf(all, asked, matcher(asked, names));
+      if (asked.order === "date") {
+        if (!asked.isDescending) places.reverse();
+      } else {
+        const [by, sign] = [figures[asked.order], asked.isDescending ? -1 : 1];
+        places.sort(
+          (one, other) => sign * ((by[one] as number) - (by[other] as number)) || one - other,
+        );
+      }
+      const entries = Array.from(places, (place) => all.entries[place] as Entry);
+      return { entries, sums: sumsOf(places, all) };
+    },
+    names: (entries) => namesFor(entries, names),
+    table: (entries) => [
+      HEADINGS,
+      ...entries.map((entry) => rowOf(entry, machines.get(entry.machine), names)),
+    ],
+  };
 }

@@ -14,6 +14,7 @@ import {
   type CostLine,
   type EntryCost,
 } from "./entryCost.js";
+import { entryNames, nameIn } from "./entryNames.js";
 import { monthOf, monthsBetween } from "./months.js";
 
 /** What was spent; what came under warranty apart. */
@@ -63,15 +64,21 @@ function byMonth(entries: readonly Entry[]): MonthSpent[] {
   return monthsBetween(Object.keys(months)).map((month) => spentIn(month, months[month] ?? []));
 }
 
-/** What the ids in lines of cost stand for; one that the book does not know stands for itself. */
-function namesIn({ parts, products, fluids, people }: Book): (what: string) => string {
-  const names = new Map<string, string>([
-    ...(parts ?? []).map(({ id, number, name }) => [id, `${number} ${name}`] as const),
-    ...(products ?? []).map(({ id, name }) => [id, name] as const),
-    ...(fluids ?? []).map(({ id, system }) => [id, system] as const),
-    ...(people ?? []).map(({ id, name }) => [id, name] as const),
-  ]);
-  return (what) => names.get(what) ?? what;
+/** What a line of cost is called: a part, a product or else its system, a person; what else was paid for is called as it stands. */
+function namesIn(book: Book): (line: Pick<CostLine, "kind" | "what">) => string {
+  const { part, product, fluid, person } = entryNames(book);
+  return ({ kind, what }) => {
+    switch (kind) {
+      case "parts":
+        return nameIn(part, what);
+      case "fluids":
+        return product.get(what) ?? nameIn(fluid, what);
+      case "work":
+        return nameIn(person, what);
+      case "other":
+        return what;
+    }
+  };
 }
 
 /**
@@ -102,7 +109,7 @@ export function spending(
           ...{
             kind,
             at,
-            name: nameOf(what),
+            name: nameOf({ kind, what }),
             machine: entry.machine,
             entry: entry.id,
             date: entry.date,

@@ -19,7 +19,10 @@ const joined = (parts: readonly (string | null | undefined)[]): string =>
   parts.filter((part) => (part ?? "") !== "").join(" ");
 
 /** `engine 12.6 L Fellmaster 15W-40, 11.9 L came out` */
-export function fluidWords({ fluids }: Entry, names: WorkNames): string[] {
+export function fluidWords(
+  { fluids }: Entry,
+  names: Pick<WorkNames, "fluid" | "product">,
+): string[] {
   return (fluids ?? []).map(({ fluid, product, in: filled, out }) => {
     const what = filled ? [quantityWords(filled), product ? names.product(product) : ""] : [];
     const drained = out ? `${quantityWords(out)} came out` : "";
@@ -28,7 +31,7 @@ export function fluidWords({ fluids }: Entry, names: WorkNames): string[] {
 }
 
 /** The parts an entry used: `2 × HD 4510 Oil filter`. */
-export function partWords({ parts }: Entry, names: WorkNames): string[] {
+export function partWords({ parts }: Entry, names: Pick<WorkNames, "part">): string[] {
   return (parts ?? []).map(({ part, count }) =>
     joined([
       count === 1 ? "" : `${figure(count, Number.isInteger(count) ? 0 : 1)} ×`,

@@ -3,7 +3,6 @@ import {
   bookCosts,
   costGroups,
   logOf,
-  logTable,
   onTime,
   spending,
   type BesideKind,
@@ -12,12 +11,14 @@ import {
   type CostGroupsAsked,
   type DayNumber,
   type Entry,
+  type EntryNames,
   type LogAsked,
   type LogList,
   type LogSums,
   type MachineId,
   type OnTime,
   type Place,
+  type WorkLog,
   type Spending,
   type YearAhead,
   yearAhead,
@@ -92,18 +93,20 @@ async function ahead(database: string, seq: number, today: DayNumber): Promise<Y
   return yearAhead(await bookAt(database, seq), today);
 }
 
-/** So many entries of the log are handed over at a time. */
-const LOG_PAGE = 100;
-
 /** The log as it was made ready, and what it was last asked: its pages are of one answer. */
-let lastLog: { readonly book: Book; readonly ask: ReturnType<typeof logOf> } | null = null;
+let lastLog: { readonly book: Book; readonly log: WorkLog } | null = null;
 let lastList: { readonly key: string; readonly list: LogList } | null = null;
 
-async function listed(database: string, seq: number, asked: LogAsked): Promise<LogList> {
+async function logAt(database: string, seq: number): Promise<WorkLog> {
   const book = await bookAt(database, seq);
+  if (lastLog?.book !== book) lastLog = { book, log: logOf(book) };
+  return lastLog.log;
+}
+
+async function listed(database: string, seq: number, asked: LogAsked): Promise<LogList> {
+  const log = await logAt(database, seq);
   const key = JSON.stringify([database, seq, asked]);
-  if (lastLog?.book !== book) lastLog = { book, ask: logOf(book) };
-  if (lastList?.key !== key) lastList = { key, list: lastLog.ask(asked) };
+  if (lastList?.key !== key) lastList = { key, list: log.ask(asked) };
   return lastList.list;
 }
 
@@ -112,24 +115,30 @@ async function logSums(database: string, seq: number, asked: LogAsked): Promise<
   return (await listed(database, seq, asked)).sums;
 }
 
-/** A page of what was asked of the log, the first being 0. */
-async function logPage(
+/** Some entries of the log, with what their ids stand for. */
+export interface LogPart {
+  readonly entries: readonly Entry[];
+  readonly names: EntryNames;
+}
+
+/** A part of what was asked of the log: from a place on, the first being 0, so many. */
+async function logPart(
   database: string,
   seq: number,
   asked: LogAsked,
-  page: number,
-): Promise<readonly Entry[]> {
-  const { entries } = await listed(database, seq, asked);
-  return entries.slice(page * LOG_PAGE, (page + 1) * LOG_PAGE);
+  [from, count]: readonly [from: number, count: number],
+): Promise<LogPart> {
+  const entries = (await listed(database, seq, asked)).entries.slice(from, from + count);
+  return { entries, names: (await logAt(database, seq)).names(entries) };
 }
 
 /** All that was asked of the log, as a table. */
 async function logAsTable(database: string, seq: number, asked: LogAsked): Promise<string[][]> {
   const { entries } = await listed(database, seq, asked);
-  return logTable(await bookAt(database, seq), entries);
+  return (await logAt(database, seq)).table(entries);
 }
 
-const costs = { spent, kept, told, ahead, logSums, logPage, logAsTable };
+const costs = { spent, kept, told, ahead, logSums, logPart, logAsTable };
 
 export type Costs = typeof costs;
 

@@ -5,14 +5,16 @@ import {
   wholeCost,
   type BoardMachine,
   type Entry,
+  type EntryNames,
 } from "@yonderfell/core";
 import type { ReactElement, ReactNode } from "react";
 import { Link } from "react-router";
 import { entryTitle } from "../../../words/entryWords.js";
 import { dialFigureWithUnit, figure, fullDate, sentence } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import { fluidWords, measureWords, partWords, type WorkNames } from "../../../words/workWords.js";
+import { fluidWords, measureWords, partWords } from "../../../words/workWords.js";
 import { correctionPath, machinePath } from "../../shared/paths.js";
+import type { LoggedRow } from "./useLogPages.js";
 import type { LogColumn } from "./useLogAsked.js";
 
 /** What the dials showed with an entry: `131 384 km`. */
@@ -25,22 +27,21 @@ function dialsOf(entry: Entry, machine: BoardMachine | undefined): string[] {
 
 /** An entry of the log in one line; nothing but its place while it is read. */
 export function LogRow({
-  entry,
+  row,
   machines,
-  names,
   template,
   columns,
 }: {
-  readonly entry: Entry | undefined;
+  /** Undefined until it is read. */
+  readonly row: LoggedRow | undefined;
   readonly machines: readonly BoardMachine[];
-  /** Undefined until they are read. */
-  readonly names: WorkNames | undefined;
   readonly template: string;
   readonly columns: ReadonlySet<LogColumn>;
 }): ReactElement {
-  if (entry === undefined) {
+  if (row === undefined) {
     return <div role="row" className="min-h-[46px] border-b border-hairline" />;
   }
+  const { entry, names } = row;
   const machine = machines.find((one) => one.machine.id === entry.machine);
   const nameOf = (id: string): string =>
     machine?.tasks.find(({ task }) => task.id === id)?.task.name ?? id;
@@ -86,21 +87,25 @@ function MoreCells({
 }: {
   readonly entry: Entry;
   readonly machine: BoardMachine | undefined;
-  readonly names: WorkNames | undefined;
+  readonly names: EntryNames;
   readonly columns: ReadonlySet<LogColumn>;
 }): ReactElement {
   const minutes = minutesWorked(entry);
   const cost = entryCost(entry);
   const whole = wholeCost(cost);
-  const used =
-    names === undefined
-      ? []
-      : [
-          ...fluidWords(entry, names),
-          ...partWords(entry, names),
-          ...(entry.measures ?? []).map(measureWords),
-        ];
-  const people = new Set((entry.work ?? []).map(({ person }) => names?.person(person) ?? ""));
+  const nameIn = (known: ReadonlyMap<string, string>) => (id: string) => known.get(id) ?? id;
+  const person = nameIn(names.person);
+  const called = {
+    fluid: nameIn(names.fluid),
+    product: nameIn(names.product),
+    part: nameIn(names.part),
+  };
+  const used = [
+    ...fluidWords(entry, called),
+    ...partWords(entry, called),
+    ...(entry.measures ?? []).map(measureWords),
+  ];
+  const people = new Set((entry.work ?? []).map((one) => person(one.person)));
   return (
     <>
       {columns.has("amounts") && <Cell look="tabular-nums">{used.join(" · ")}</Cell>}

@@ -1,7 +1,6 @@
 import type { BoardMachine, LogOrder } from "@yonderfell/core";
 import { ArrowDown, ArrowUp } from "lucide-react";
-import { useEffect, type ReactElement } from "react";
-import { useWorkNames } from "../../../session/useWorkNames.js";
+import { useEffect, useMemo, type ReactElement } from "react";
 import { useWindowed } from "../../../ui/useWindowed.js";
 import { LogRow } from "./LogRow.js";
 import type { AskedLog, LogColumn } from "./useLogAsked.js";
@@ -46,7 +45,7 @@ export function LogTable({
   readonly machines: readonly BoardMachine[];
 }): ReactElement {
   const count = pages.sums?.entries ?? 0;
-  const places = Array.from({ length: count }, (_, index) => index);
+  const places = useMemo(() => Array.from({ length: count }, (_, index) => index), [count]);
   const { list, shown, height, before, measure } = useWindowed<number, HTMLDivElement>(
     places,
     keyOf,
@@ -55,8 +54,6 @@ export function LogTable({
   const [first, last] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? 0];
   const { want } = pages;
   useEffect(() => want(first, last), [want, first, last]);
-  const inSight = shown.flatMap(({ index }) => pages.entryAt(index) ?? []);
-  const names = useWorkNames("the log", inSight);
   const isShown = (name: string): boolean =>
     !SHOWN_OR_NOT.has(name) || log.columns.has(name as LogColumn);
   const columns = WIDTHS.filter(([name]) => isShown(name));
@@ -68,10 +65,7 @@ export function LogTable({
         <div style={{ transform: `translateY(${before}px)` }}>
           {shown.map(({ index, key }) => (
             <div key={key as string} data-index={index} ref={measure}>
-              <LogRow
-                entry={pages.entryAt(index)}
-                {...{ machines, names, template, columns: log.columns }}
-              />
+              <LogRow row={pages.rowAt(index)} {...{ machines, template, columns: log.columns }} />
             </div>
           ))}
         </div>

@@ -1,11 +1,19 @@
-import type { Entry, LogAsked, LogSums } from "@yonderfell/core";
+import type { Entry, EntryNames, LogAsked, LogSums } from "@yonderfell/core";
 import { useCallback, useEffect, useState } from "react";
 import { useBook } from "../../../session/openBook.js";
 import { useAppSelector } from "../../../session/store.js";
 import { errorWords } from "../../../words/errorWords.js";
+import type { LogPart } from "../../../work/costs.worker.js";
 import { costsReckoned } from "../../../work/costsClient.js";
 
+/** So many entries are read at a time. */
 const PAGE = 100;
+
+/** An entry of the log, with what the ids in it stand for. */
+export interface LoggedRow {
+  readonly entry: Entry;
+  readonly names: EntryNames;
+}
 
 /** The log as far as it is read: what it comes to, and the entries of the pages that were in sight. */
 export interface LogPages {
@@ -13,7 +21,7 @@ export interface LogPages {
   readonly sums: LogSums | null;
   /** Whether what stands there is of what was asked before. */
   readonly isReading: boolean;
-  readonly entryAt: (index: number) => Entry | undefined;
+  readonly rowAt: (index: number) => LoggedRow | undefined;
   /** Reads what is to be shown between two places, both included. */
   readonly want: (first: number, last: number) => void;
   /** Why it could not be read, empty where it could. */
@@ -25,11 +33,11 @@ export interface LogPages {
 interface Read {
   readonly key: string;
   readonly sums: LogSums | null;
-  readonly pages: ReadonlyMap<number, readonly Entry[]>;
+  readonly pages: ReadonlyMap<number, LogPart>;
   readonly failure: string;
 }
 
-const NOTHING: ReadonlyMap<number, readonly Entry[]> = new Map();
+const NOTHING: ReadonlyMap<number, LogPart> = new Map();
 
 /** What is asked of the log, read in pages as they come into sight. */
 export function useLogPages(asked: LogAsked | null): LogPages {
@@ -58,16 +66,15 @@ export function useLogPages(asked: LogAsked | null): LogPages {
     let isWanted = true;
     for (let page = first; page <= last; page += 1) {
       if (read.pages.has(page)) continue;
-      void costsReckoned()
-        .logPage(database, seq, asked, page)
-        .then((entries) => {
-          if (!isWanted) return;
-          setRead((before) =>
-            before.key === key
-              ? { ...before, pages: new Map(before.pages).set(page, entries) }
-              : before,
-          );
-        });
+      const say = (change: (before: Read) => Read): void => {
+        if (isWanted) setRead((before) => (before.key === key ? change(before) : before));
+      };
+      costsReckoned()
+        .logPart(database, seq, asked, [page * PAGE, PAGE])
+        .then(
+          (part) => say((before) => ({ ...before, pages: new Map(before.pages).set(page, part) })),
+          (error: unknown) => say((before) => ({ ...before, failure: errorWords(error) })),
+        );
     }
     return () => {
       isWanted = false;
@@ -83,7 +90,11 @@ export function useLogPages(asked: LogAsked | null): LogPages {
     // What was asked before stands until this is reckoned, so that the page does not jump.
     sums: read.sums,
     isReading: read.key !== key,
-    entryAt: (index) => read.pages.get(Math.floor(index / PAGE))?.[index % PAGE],
+    rowAt: (index) => {
+      const part = read.pages.get(Math.floor(index / PAGE));
+      const entry = part?.entries[index % PAGE];
+      return part === undefined || entry === undefined ? undefined : { entry, names: part.names };
+    },
     want,
     failure: read.key === key ? read.failure : "",
     table: () =>

@@ -33,10 +33,11 @@ const MINUTES_AN_HOUR = 60;
 export function backlogWords({ jobs, minutes, withoutMinutes }: OnTime["backlog"]): string {
   if (jobs === 0) return "Nothing waits: no task is due, and no finding is to be put right.";
   const hours = `${figure(minutes / MINUTES_AN_HOUR, 1)}${NBSP}h of work`;
-  const without =
-    withoutMinutes === 0
-      ? ""
-      : `; ${withoutMinutes === jobs ? "none of them has" : `${figure(withoutMinutes)} of them have no`} minutes written down`;
+  const noMinutes =
+    withoutMinutes === jobs
+      ? "none has"
+      : `${figure(withoutMinutes)} of them ${withoutMinutes === 1 ? "has" : "have"} no`;
+  const without = withoutMinutes === 0 ? "" : `; ${noMinutes} minutes written down`;
   const wait = jobs === 1 ? "waits" : "wait";
   return `${counted(jobs, "job")} ${wait}, ${hours}${without}.`;
 }
