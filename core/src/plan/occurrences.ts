@@ -29,8 +29,11 @@ const MOST_OCCURRENCES = 50_000;
 /** Absorbs the last digit of a division before it is rounded up to a whole day. */
 const WHOLE_DAY_TOLERANCE = 1e-9;
 
-/** The first day from `today` on by which a meter is reckoned to have reached a life, in its unit; null where it never will. */
-function dayOfLife(
+/** The first day from a day on by which a meter has reached, or is reckoned to reach, a life in its unit; null where it never does. */
+export type Reach = (reckoning: MeterReckoning, due: number, from: DayNumber) => DayNumber | null;
+
+/** As the machine is reckoned to run on from today. */
+function reachAhead(
   { life, rate, running }: MeterReckoning,
   due: number,
   today: DayNumber,
@@ -42,21 +45,21 @@ function dayOfLife(
   return running.after(today, Math.ceil((due - life) / perDay - WHOLE_DAY_TOLERANCE));
 }
 
-function dayOfLimit(limit: LimitDue, today: DayNumber): DayNumber | null {
+function dayOfLimit(limit: LimitDue, today: DayNumber, reach: Reach): DayNumber | null {
   switch (limit.kind) {
     case "meter":
     case "measured":
-      return limit.due.state === "set" ? dayOfLife(limit.reckoning, limit.due.due, today) : null;
+      return limit.due.state === "set" ? reach(limit.reckoning, limit.due.due, today) : null;
     case "calendar":
       return limit.due.state === "set" ? limit.due.due : null;
   }
 }
 
 /** When a task falls due next, all limits taken together; null where it has no day. */
-function nextTurn(task: Task, state: MachineState): Omit<Occurrence, "task"> | null {
+function nextTurn(task: Task, state: MachineState, reach: Reach): Omit<Occurrence, "task"> | null {
   const dues = limitsDue(task, state).filter(({ due }) => due.state !== "finished");
   const limits = dues.flatMap((due): LimitDay[] => {
-    const day = dayOfLimit(due, state.today);
+    const day = dayOfLimit(due, state.today, reach);
     return day === null ? [] : [{ due, day }];
   });
   if (limits.length === 0) return null;
@@ -86,7 +89,10 @@ const leans = (task: Task): number =>
  * without a date have no turns. By the due rules, one turn after the other; it ends where nothing is to
  * come, else never.
  */
-function* turnsAhead(state: MachineState): Generator<Occurrence, void, undefined> {
+function* turnsAhead(
+  state: MachineState,
+  reach: Reach = reachAhead,
+): Generator<Occurrence, void, undefined> {
   const completions = new Map<TaskId, Completion[]>();
   for (const [task, list] of state.completions) completions.set(task, [...list]);
   const ahead: MachineState = { ...state, completions };
@@ -94,7 +100,7 @@ function* turnsAhead(state: MachineState): Generator<Occurrence, void, undefined
   const last = new Map<TaskId, DayNumber>();
   const next = new Map<TaskId, Occurrence>();
   const look = (task: Task): void => {
-    const turn = nextTurn(task, ahead);
+    const turn = nextTurn(task, ahead, reach);
     const done = last.get(task.id);
     const earliest = done === undefined ? state.today : addDays(done, 1);
     if (turn === null) next.delete(task.id);
@@ -133,10 +139,10 @@ function earliestOf(
 const leansOn = (task: Task, id: TaskId): boolean =>
   task.id === id || task.nth?.of === id || task.follows?.task === id;
 
-/** The turns of {@link turnsAhead} up to and with `until`. */
-export function occurrences(state: MachineState, until: DayNumber): Occurrence[] {
+/** The turns of {@link turnsAhead} up to and with `until`; as the machine is reckoned to run on, where nothing else says when it reaches a life. */
+export function occurrences(state: MachineState, until: DayNumber, reach?: Reach): Occurrence[] {
   const found: Occurrence[] = [];
-  for (const turn of turnsAhead(state)) {
+  for (const turn of turnsAhead(state, reach)) {
     if (turn.day > until || found.length >= MOST_OCCURRENCES) break;
     found.push(turn);
   }

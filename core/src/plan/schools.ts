@@ -6,10 +6,11 @@ import type { Settings } from "../book/records/settings.js";
 import type { Task } from "../book/records/task.js";
 import { addIntervals } from "../calendar/interval.js";
 import type { DayNumber } from "../calendar/dayNumber.js";
+import type { MachineState } from "../schedule/machineState.js";
 import { machineState } from "../schedule/reckonMachine.js";
 import { DEFAULT_REGIME, holdsForProduct, limitsInForce } from "../schedule/taskDue.js";
 import { taskNeeds, type MissingFigure, type NeedsSource } from "../stores/taskNeeds.js";
-import { occurrences } from "./occurrences.js";
+import { occurrences, type Occurrence } from "./occurrences.js";
 
 /** The schools of intervals, in the order they are laid side by side; a book may have others. */
 export const SCHOOLS = ["handbook", "cautious", "measured", "hard use"] as const;
@@ -74,11 +75,26 @@ function schoolSum(
   years: number,
   school: string,
 ): SchoolSum {
+  const followed = inSchool(records, school);
+  const state = machineState(followed, settings, today);
+  const found = occurrences(state, addIntervals(today, { months: 12 }, years));
+  return schoolSumOf(school, followed.tasks, state, found, source);
+}
+
+/** The records of a machine that follows one school throughout: overrides of single tasks are left out. */
+export function inSchool(records: MachineRecords, school: string): MachineRecords {
   const tasks = records.tasks.map((task) => ({ ...task, regime: null }));
-  const machine = { ...records.machine, regime: school };
-  const state = machineState({ ...records, machine, tasks }, settings, today);
-  const until = addIntervals(today, { months: 12 }, years);
-  const found = occurrences(state, until);
+  return { ...records, machine: { ...records.machine, regime: school }, tasks };
+}
+
+/** What some turns of a machine's tasks come to in one school. */
+export function schoolSumOf(
+  school: string,
+  tasks: readonly Task[],
+  state: MachineState,
+  found: readonly Pick<Occurrence, "task" | "day">[],
+  source: NeedsSource,
+): SchoolSum {
   const turns = new Map<TaskId, number>();
   for (const { task } of found) {
     turns.set(task, (turns.get(task) ?? 0) + 1);
@@ -102,7 +118,7 @@ function schoolSum(
     tasks: tasks.map((task) => ({
       task: task.id,
       turns: turns.get(task.id) ?? 0,
-      limits: limitsInForce(task, machine).limits.filter((one) =>
+      limits: limitsInForce(task, state.machine).limits.filter((one) =>
         holdsForProduct(one, task, state),
       ),
       by: sourceOf(task, school),
