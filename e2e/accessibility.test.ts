@@ -68,6 +68,8 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["costs", "ledger/costs?span=12-months", "By machine"],
   ["spending ahead", "ledger/ahead", "What waits, as a sum"],
   ["on time", "ledger/on-time", "By kind"],
+  ["what the records teach", "ledger/learning", "How long parts last"],
+  ["what a machine teaches", "ledger/learning?machine=m-mower", "Usual is"],
   ["a service record", "ledger/record/m-hatch", "Dials, as they were read"],
   ["the turns for a warranty", "ledger/warranty/m-hatch", "Judged by the limits"],
   ["Books", "books", "Safe and shared"],

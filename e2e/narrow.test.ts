@@ -27,6 +27,7 @@ const ADDRESSES = [
   ...["stores/orders/new", "stores/waste", "stores/quotes", "stores/quote/m-mower/v-mower"],
   ...["stores/numbers", "stores/labels", "stores/waste/year"],
   ...["ledger", "ledger/costs?span=12-months", "ledger/ahead", "ledger/on-time"],
+  ...["ledger/learning", "ledger/learning?machine=m-mower"],
   ...["ledger/record/m-hatch", "ledger/warranty/m-hatch"],
   ...["workshop", "books", "hand-over", "preferences", "tables", "welcome"],
 ];

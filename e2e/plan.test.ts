@@ -117,6 +117,21 @@ test("schools stand side by side as table and chart, and say what they leave out
   expect(services[1]).toBeGreaterThan(services[0] ?? 0);
 });
 
+test("schools are laid beside what was done over the years that are kept, and tests say what they found", async () => {
+  const { page } = app();
+  await go(page, "yard/m-minibus/plan/schools");
+  await waitForWords(page, "Together");
+  await page.select("::-p-aria([name='Over'])", "back");
+  await waitForWords(page, "as it was done");
+  const heads = await page.$$eval("main thead th", (all) => all.map((one) => one.textContent));
+  expect(heads.at(-1)).toBe("as it was done");
+  const words = (await wordsOf(page, "main")).replaceAll("\u00a0", " ");
+  expect(words).toContain("as the machine really ran");
+  expect(words).toMatch(/Tested sound, and put off\n+\d+ \w+ \d{4} Brake fluid/);
+  const done = await page.$$eval("main tbody tr:first-child td", (all) => all.at(-1)?.textContent);
+  expect(Number(done)).toBeGreaterThan(0);
+});
+
 test("a raised code makes its tasks due, and stays open until all is logged and it is reset", async () => {
   const { page } = app();
   await go(page, "yard/m-lunch/plan");

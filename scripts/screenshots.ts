@@ -31,7 +31,7 @@ const SHOTS: readonly Shot[] = [
       await waitForWords(page, "for coming together");
     },
   },
-  { name: "journeys", path: "ahead/journeys", wait: "Engine oil and filter" },
+  { name: "learning", path: "ledger/learning", wait: "How long parts last" },
   { name: "bench", path: "bench", wait: "Finished lately" },
   {
     name: "job",

@@ -5,6 +5,7 @@ import {
   currentStop,
   dayOf,
   formatDay,
+  learning,
   machinePlateOf,
   planOffers,
   planOfMachine,
@@ -15,6 +16,7 @@ import {
   stockOn,
   vinDoubt,
   checkLimits,
+  type MachineId,
   proposedVerdict,
   sharedCauses,
   unevenPairs,
@@ -221,8 +223,27 @@ test("two years of rounds: every verdict is that of its figures, what is not sou
 
 test("the gritter's engine uses more and more oil", () => {
   const book = demonstrationBook(TODAY);
-  const topUps = (book.entries ?? []).filter(({ isTopUp }) => isTopUp === true);
+  const topUps = (book.entries ?? []).filter(
+    ({ isTopUp, machine }) => isTopUp === true && machine === "m-gritter",
+  );
   const litres = topUps.map(({ fluids }) => fluids?.[0]?.in?.value ?? 0);
-  expect(topUps.every(({ machine }) => machine === "m-gritter")).toBe(true);
   expect(litres.at(-1)).toBeGreaterThan(3 * (litres[0] ?? 0));
+});
+
+test.each([0, 97, 188, 265])("on day + %i the records teach something of each sort", (later) => {
+  const today = addDays(TODAY, later);
+  const { open, aside, lives } = learning(demonstrationBook(today), today, null);
+  const proposed = open.map(({ proposal }) => `${proposal.subject.machine} ${proposal.about}`);
+  expect(proposed).toEqual(
+    expect.arrayContaining(["m-mower interval", "m-mower consumption", "m-hatch capacity"]),
+  );
+  expect(aside).toMatchObject([{ lesson: { answer: "never" } }]);
+  expect(lives.length).toBeGreaterThan(10);
+});
+
+test("of a machine with few services too little is known to say what it usually takes", () => {
+  const { of } = learning(demonstrationBook(TODAY), TODAY, "m-gritter" as MachineId);
+  const [engine] = of?.consumption ?? [];
+  expect(engine?.spans.length).toBeGreaterThan(0);
+  expect(engine).toMatchObject({ usual: null, isDoubled: false });
 });

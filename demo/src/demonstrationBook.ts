@@ -6,6 +6,7 @@ import {
   planOfMachine,
   type Book,
   type DayNumber,
+  type Lesson,
   type Machine,
   type Task,
 } from "@yonderfell/core";
@@ -41,7 +42,13 @@ export function demonstrationBook(today: DayNumber): Book {
     format: BOOK_FORMAT,
     version: BOOK_VERSION,
     name: DEMONSTRATION_NAME,
-    settings: { dueWithinDays: 7, leadDays: 30, staleAfterDays: 45, currency: "cr" },
+    settings: {
+      dueWithinDays: 7,
+      leadDays: 30,
+      staleAfterDays: 45,
+      currency: "cr",
+      budgets: budgetsOn(today),
+    },
     machines,
     ...numberedTogether(lists),
     tasks: withOrigins(MACHINES.flatMap(tasksOf), machines),
@@ -55,8 +62,27 @@ export function demonstrationBook(today: DayNumber): Book {
     places: PLACES,
     ...undated,
     closures: closuresOf(today),
+    lessons: lessonsOn(today),
   };
   return withJobs(book, today);
+}
+
+/** What may be spent this year and the next. */
+function budgetsOn(today: DayNumber): Readonly<Record<string, number>> {
+  const year = Number(formatDay(today).slice(0, 4));
+  return { [year]: 11_000, [year + 1]: 11_500 };
+}
+
+/** A proposal was set aside for good. */
+function lessonsOn(today: DayNumber): Lesson[] {
+  const answered = (id: string, ago: number, more: object): Lesson =>
+    ({ id, about: "minutes", on: formatDay(addDays(today, -ago)), ...more }) as Lesson;
+  return [
+    answered("ls-1", 20, {
+      ...{ machine: "m-lunch", task: "t-lunch-gas", answer: "never" },
+      said: "Gas installation, certificate: the fitter does it, and bills by the piece",
+    }),
+  ];
 }
 
 /** What the machines have left in the book, what was found on them, and what was bought for them. */

@@ -53,6 +53,8 @@ export interface ScenarioTask {
   readonly doneDaysAgo: readonly number[];
   /** Also done when the meter had so much less on it than today: keeps its state whatever the season. */
   readonly doneRunAgo?: { readonly meter: string; readonly amounts: readonly number[] };
+  /** What was measured at its latest turns, the earliest of them first. */
+  readonly lastMeasured?: NonNullable<Entry["measures"]>;
 }
 
 /** A visit with words of its own: which tasks the note goes with, by days ago. */

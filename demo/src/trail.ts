@@ -132,16 +132,33 @@ function changesOf(
   ];
 }
 
-/** How many days ago the meter had each amount less on it than today. */
-function daysAgoByRun(task: ScenarioTask, runs: Runs): number[] {
-  const run = task.doneRunAgo;
+/** How many days ago a meter had so much less on it than today. */
+function daysAgoAt(figures: readonly number[], amount: number): number {
+  const now = figures[HISTORY_DAYS] ?? 0;
+  return Math.max(1, HISTORY_DAYS - figures.findIndex((figure) => figure >= now - amount));
+}
+
+/** How many days ago a task was done by what its meter had on it. */
+function daysAgoByRun({ doneRunAgo: run }: ScenarioTask, runs: Runs): number[] {
   if (run === undefined) return [];
   const figures = runs.get(run.meter) ?? [];
-  const now = figures[HISTORY_DAYS] ?? 0;
-  return run.amounts.map((amount) => {
-    const position = figures.findIndex((figure) => figure >= now - amount);
-    return Math.max(1, HISTORY_DAYS - position);
+  return run.amounts.map((amount) => daysAgoAt(figures, amount));
+}
+
+/** What was measured at the latest turns of the tasks done on a day. */
+function measuredOn(
+  machine: ScenarioMachine,
+  runs: Runs,
+  day: number,
+): Pick<Entry, "measures"> | Record<string, never> {
+  const measures = machine.tasks.flatMap((task) => {
+    const ago = [...task.doneDaysAgo, ...daysAgoByRun(task, runs)];
+    return ago.slice(-(task.lastMeasured?.length ?? 0) || ago.length).flatMap((done, at) => {
+      const measure = done === day ? task.lastMeasured?.[at] : undefined;
+      return measure === undefined ? [] : [measure];
+    });
   });
+  return measures.length === 0 ? {} : { measures };
 }
 
 /** One entry a day of work, whatever was done that day. */
@@ -159,7 +176,9 @@ function entriesOf(
       tasksByDay.set(ago, [...(tasksByDay.get(ago) ?? []), task.id]);
     }
   }
-  const said = [...(machine.said ?? []), ...topUpsOf(machine, random)].map(
+  const [first] = runs.values();
+  const agoAt = (run: number): number => daysAgoAt(first ?? [], run);
+  const said = [...(machine.said ?? []), ...topUpsOf(machine, random, agoAt)].map(
     ({ daysAgo, says }, index) => {
       const id = `s-${machine.tag.toLowerCase()}-${daysAgo}-${index + 1}`;
       const date = formatDay(addDays(today, -daysAgo));
@@ -176,6 +195,7 @@ function entriesOf(
       meters: figuresOn(ago),
       tasks,
       ...workOf(machine, tasks, ago, random),
+      ...measuredOn(machine, runs, ago),
       ...machine.worked?.find((one) => one.daysAgo === ago)?.says,
       ...(note === undefined ? {} : { note }),
     } as Unnumbered<Entry>;

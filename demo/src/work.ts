@@ -46,13 +46,19 @@ function litreOf(id: string | null | undefined, ago: number, random: Random): ob
   return noted(product === undefined ? null : priceOfLitre(product), ago, random);
 }
 
+/** What stands in the handbook is not what some take: as a share of it. */
+const TAKES: Readonly<Record<string, number>> = { "f-hat-oil": 0.92 };
+
 function fluidUsed(
   fluid: Pick<Fluid, "id" | "capacities" | "working" | "product">,
-): Quantity | null {
+): { readonly quantity: Quantity; readonly condition: string } | null {
   const chosen = fluid.working?.[0]?.capacity;
   const capacity =
     fluid.capacities?.find(({ id }) => id === chosen) ?? fluid.capacities?.[0] ?? null;
-  return capacity === null ? null : q(capacity.quantity.value, capacity.quantity.unit);
+  if (capacity === null) return null;
+  const { value, unit } = capacity.quantity;
+  const takes = value * (TAKES[fluid.id] ?? 1);
+  return { quantity: q(takes, unit), condition: capacity.condition };
 }
 
 function fluidsOf(
@@ -63,13 +69,17 @@ function fluidsOf(
 ): FluidUsed[] {
   return tasks.flatMap((task): FluidUsed[] => {
     const fluid = (machine.fluids ?? []).find(({ id }) => id === USED_FLUIDS[task]);
-    const capacity = fluid === undefined ? null : fluidUsed(fluid);
-    if (fluid === undefined || capacity === null) return [];
+    const filling = fluid === undefined ? null : fluidUsed(fluid);
+    if (fluid === undefined || filling === null) return [];
+    const { quantity: capacity, condition } = filling;
     const step = capacity.value < 2 ? 0.05 : 0.1;
     const filled = rounded(capacity.value * between(random, 0.985, 1.01), step);
     const drained = rounded(filled * between(random, 0.92, 0.99), step);
     const { product } = fluid;
-    const used = { fluid: fluid.id, out: q(drained, capacity.unit), in: q(filled, capacity.unit) };
+    const used = {
+      ...{ fluid: fluid.id, condition },
+      ...{ out: q(drained, capacity.unit), in: q(filled, capacity.unit) },
+    };
     const from = { ...litreOf(product, ago, random), from: "stock" as const };
     return [{ ...used, onMark: true, ...(product ? { product, ...from } : {}) }];
   });
@@ -159,16 +169,43 @@ const TOP_UPS: Readonly<Record<string, readonly (readonly [number, number])[]>> 
   ],
 };
 
-/** What was topped up on a machine, by days ago. */
+/** The mower's engine took a little between services for years, then far more: litres by hours run since. */
+const TOP_UPS_BY_RUN: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
+  "m-mower": [
+    [1110, 0.3],
+    [955, 0.25],
+    [806, 0.35],
+    [662, 0.3],
+    [515, 0.35],
+    [362, 0.3],
+    [232, 0.4],
+    [178, 0.5],
+  ],
+};
+
+interface ToppedUp {
+  readonly daysAgo: number;
+  readonly says: Partial<Entry>;
+}
+
+/** What was topped up on a machine, by days ago; `agoAt` tells how many days ago it had so much less on its first meter. */
 export function topUpsOf(
   machine: ScenarioMachine,
   random: Random,
-): { readonly daysAgo: number; readonly says: Partial<Entry> }[] {
-  return (TOP_UPS[machine.id] ?? []).map(([daysAgo, litres]) => {
-    const fluid = machine.fluids?.[0];
-    const product = fluid?.product ?? null;
-    const line = { fluid: fluid?.id, product, in: q(litres, "L"), from: "stock" };
-    const fluids = [{ ...line, ...litreOf(product, daysAgo, random) }];
+  agoAt: (run: number) => number,
+): ToppedUp[] {
+  const fluid = machine.fluids?.[0];
+  const product = fluid?.product ?? null;
+  const toppedUp = (daysAgo: number, litres: number, more: object): ToppedUp => {
+    const fluids = [{ fluid: fluid?.id, product, in: q(litres, "L"), ...more }];
     return { daysAgo, says: { isTopUp: true, fluids } as unknown as Partial<Entry> };
-  });
+  };
+  return [
+    ...(TOP_UPS[machine.id] ?? []).map(([daysAgo, litres]) =>
+      toppedUp(daysAgo, litres, { from: "stock", ...litreOf(product, daysAgo, random) }),
+    ),
+    ...(TOP_UPS_BY_RUN[machine.id] ?? []).map(([run, litres]) =>
+      toppedUp(agoAt(run), litres, { from: "bought" }),
+    ),
+  ];
 }

@@ -51,6 +51,17 @@ const litresOf = (quantity: Quantity | null | undefined): number[] =>
     ? [valueIn(quantity, "L")]
     : [];
 
+/** What an entry filled of a system under a condition until it stood on the mark, in litres: a figure a line. */
+export function litresToTheMark(
+  { fluids }: Entry,
+  fluid: Fluid,
+  condition: CapacityCondition,
+): number[] {
+  return (fluids ?? [])
+    .filter((used) => used.fluid === fluid.id && used.condition === condition)
+    .flatMap((used) => (used.onMark === true ? litresOf(used.in) : []));
+}
+
 /** What the log tells of how much a fluid system takes under a condition (records §4): current entries whose fill ended on the mark, beside each printed source. */
 export function learnedCapacityOf(
   fluid: Fluid,
@@ -58,11 +69,7 @@ export function learnedCapacityOf(
   entries: readonly Entry[],
 ): LearnedCapacity {
   const fills = currentRecords(entries).flatMap(({ record }) =>
-    (record.fluids ?? [])
-      .filter((used) => used.fluid === fluid.id && used.condition === condition)
-      .flatMap((used) =>
-        litresOf(used.in).map((amount) => ({ amount, onMark: used.onMark === true })),
-      ),
+    litresToTheMark(record, fluid, condition).map((amount) => ({ amount, onMark: true })),
   );
   const printed = (fluid.capacities ?? [])
     .filter((one) => one.condition === condition)

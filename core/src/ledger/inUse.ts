@@ -43,7 +43,7 @@ const PER_HOURS = 100;
 const PER_DISTANCE = 1000;
 
 /** The meter that a machine's use is told by: the first that has figures. */
-function meterOfUse(reckonings: readonly MeterReckoning[]): MeterReckoning | undefined {
+export function meterOfUse(reckonings: readonly MeterReckoning[]): MeterReckoning | undefined {
   return reckonings.find(({ kept }) => kept.length > 1);
 }
 

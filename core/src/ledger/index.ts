@@ -71,3 +71,16 @@ export {
   type WorkLog,
 } from "./logList.js";
 export type { EntryNames } from "./entryNames.js";
+export { bringBack, setAside, takeProposal } from "./learning/answer.js";
+export { type CapacityBeside, OWN_EXPERIENCE } from "./learning/capacities.js";
+export { type ConsumptionTrend, type ServiceSpan } from "./learning/consumption.js";
+export { type EstimateBeside } from "./learning/estimates.js";
+export { type Evidence, type IntervalSeen, type TurnSeen } from "./learning/intervals.js";
+export { learning, type Learning, type MachineLearning } from "./learning/learning.js";
+export { type PartLives } from "./learning/partLives.js";
+export {
+  capacityProposal,
+  minutesProposal,
+  type Proposal,
+  type ProposalStanding,
+} from "./learning/proposals.js";

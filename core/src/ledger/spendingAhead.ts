@@ -2,16 +2,15 @@ import type { Book } from "../book/file/book.js";
 import type { Finding } from "../book/records/finding.js";
 import type { MachineId } from "../book/records/ids.js";
 import { settingsOf, type Settings } from "../book/records/settings.js";
-import { machinePlatesOf } from "../book/slice/machinePlate.js";
 import { recordsByMachine, type MachineRecords } from "../book/slice/machineRecords.js";
 import { formatDay, type DayNumber } from "../calendar/dayNumber.js";
 import { occurrences } from "../plan/occurrences.js";
-import { plateWith, productsInside } from "../schedule/inside.js";
 import { openFindings } from "../schedule/findingsDue.js";
 import { reckonTask } from "../schedule/reckonTask.js";
 import { machineState } from "../schedule/reckonMachine.js";
-import { taskNeeds, usualRate, type NeedsSource, type TaskNeeds } from "../stores/taskNeeds.js";
+import { taskNeeds, type NeedsSource, type TaskNeeds } from "../stores/taskNeeds.js";
 import { monthOf, monthsBetween } from "./months.js";
+import { needsSources } from "./needsSources.js";
 
 /** What turns will cost, as far as it is known. */
 export interface AheadCost {
@@ -117,17 +116,6 @@ function gather(
   }
 }
 
-/** The source of needs of each machine: its own plate with what is inside today, the book's parts and products, and what an hour costs. */
-function sourcesOf(book: Book, today: DayNumber): (records: MachineRecords) => NeedsSource {
-  const rate = usualRate(book.people ?? []);
-  const { parts = [], products = [] } = book;
-  const plateOf = machinePlatesOf(book);
-  return (records) => ({
-    ...{ parts, products, rate },
-    plate: plateWith(plateOf(records.machine.id), productsInside(records, today)),
-  });
-}
-
 /**
  * What the turns of a book's tasks from `today` up to and with `until` will cost by month and machine, were each done on
  * the day it falls due (what is due already: today), and what waits: overdue tasks and open findings. Parts at their
@@ -145,7 +133,7 @@ export function spendingAhead(
   }: { today: DayNumber; until: DayNumber; machine?: MachineId | null },
 ): SpendingAhead {
   const settings = settingsOf(book);
-  const sourceOf = sourcesOf(book, today);
+  const sourceOf = needsSources(book, today);
   const all: Gathered = { turns: [], overdue: [], findings: [] };
   for (const records of recordsByMachine(book).values()) {
     if (machine === null || records.machine.id === machine) {

@@ -71,6 +71,46 @@ export const CONSUMPTION = asked({
   reckon: consumptionOf,
 });
 
+/** What was found at a turn, beside what was to be expected of its interval. */
+const AS_FOUND = ["worse", "as expected", "better"] as const;
+export type AsFound = (typeof AS_FOUND)[number];
+
+/** What follows for an interval from what was found at its turns. */
+export interface IntervalAdvice {
+  readonly advice: "shorten" | "lengthen" | "keep";
+  readonly to: number;
+  /** The interval stands past the maker's already. */
+  readonly past: boolean;
+}
+
+/** Whether an interval is to be shortened or lengthened, by what was found the last two times (`findings`, the oldest first). */
+export function intervalAdvice({
+  interval,
+  maker,
+  findings,
+  step,
+}: {
+  readonly interval: number;
+  readonly maker: number | null;
+  readonly findings: readonly AsFound[];
+  readonly step: number;
+}): IntervalAdvice {
+  const past = maker !== null && isAbove(interval, maker);
+  const [before, last] = findings.slice(-2);
+  if (before === "worse" && last === "worse") {
+    return { advice: "shorten", to: interval * (1 - step), past };
+  }
+  if (before === "better" && last === "better") {
+    const longer = interval * (1 + step);
+    const to = maker === null ? longer : Math.min(maker, longer);
+    if (isAbove(to, interval)) return { advice: "lengthen", to, past };
+  }
+  return { advice: "keep", to: interval, past };
+}
+
+/** By how much an interval is changed at a time, as a share of it. */
+export const INTERVAL_STEP = 0.2;
+
 /** Whether an interval is to be shortened or lengthened, by what was found the last two times. */
 export const INTERVAL_ADVICE = asked({
   name: "interval-advice",
@@ -78,22 +118,10 @@ export const INTERVAL_ADVICE = asked({
   fields: {
     interval: aboveNone("the interval"),
     maker: orUnknown(aboveNone("the interval of the maker")),
-    findings: listOf(oneOf(["worse", "as expected", "better"])),
-    step: usually(partShare("a share of the interval"), 0.2),
+    findings: listOf(oneOf(AS_FOUND)),
+    step: usually(partShare("a share of the interval"), INTERVAL_STEP),
   },
-  reckon: ({ interval, maker, findings, step }) => {
-    const past = maker !== null && isAbove(interval, maker);
-    const [before, last] = findings.slice(-2);
-    if (before === "worse" && last === "worse") {
-      return { advice: "shorten", to: interval * (1 - step), past };
-    }
-    if (before === "better" && last === "better") {
-      const longer = interval * (1 + step);
-      const to = maker === null ? longer : Math.min(maker, longer);
-      if (isAbove(to, interval)) return { advice: "lengthen", to, past };
-    }
-    return { advice: "keep", to: interval, past };
-  },
+  reckon: (asked) => ({ ...intervalAdvice(asked) }),
 });
 
 /** What a machine costs between two lives, and by life; what came under warranty apart. */

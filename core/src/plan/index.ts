@@ -5,6 +5,7 @@ export {
   type PlanOffer,
   planOffers,
 } from "./applyPlan.js";
+export { type Hindsight, schoolsInHindsight } from "./hindsight.js";
 export {
   type LadderInput,
   type LadderIssue,

@@ -39,7 +39,7 @@ export const flailMower: ScenarioMachine = {
       name: "Grease, 14 points",
       regimes: { handbook: [every(HRS, 20)], "hard use": [every(HRS, 10, { grace: 2 })] },
       doneDaysAgo: [],
-      doneRunAgo: { meter: "hrs", amounts: [71.5, 60.5, 50, 39.5, 29, 19.5, 9] },
+      doneRunAgo: { meter: "hrs", amounts: [71, 61, 49, 39, 27, 16, 9] },
     },
     {
       id: "t-mower-oil",
@@ -74,7 +74,12 @@ export const flailMower: ScenarioMachine = {
       name: "Flails and rotor bearings looked over",
       regimes: { handbook: [every(HRS, 50)], "hard use": [every(HRS, 25)] },
       doneDaysAgo: [],
-      doneRunAgo: { meter: "hrs", amounts: [132, 108, 81, 55, 28.5] },
+      doneRunAgo: { meter: "hrs", amounts: [132, 108, 77, 55, 33] },
+      lastMeasured: [
+        { name: "rotor bearing, end play", readings: [q(0.3, "mm")], verdict: "watch" },
+        { name: "rotor bearing, end play", readings: [q(0.6, "mm")], verdict: "attend" },
+        { name: "rotor bearing, end play", readings: [q(0.7, "mm")], verdict: "attend" },
+      ],
     },
     {
       id: "t-mower-belt",

@@ -33,6 +33,7 @@ export default function MoneyBars({
   height,
   words,
   isLying = false,
+  decimals = 0,
 }: {
   readonly labels: readonly string[];
   readonly parts: readonly BarPart[];
@@ -43,6 +44,8 @@ export default function MoneyBars({
   readonly words: string;
   /** Whether bars lie, one under the other. */
   readonly isLying?: boolean;
+  /** Of the figures at the axis. */
+  readonly decimals?: number;
 }): ReactElement {
   // Colours are read anew when the theme changes.
   const theme = useAppSelector((state) => state.preferences.theme);
@@ -56,7 +59,10 @@ export default function MoneyBars({
         ...ink,
         maxRotation: 0,
         ...(isMoney
-          ? { callback: (value: number | string) => `${figure(Number(value))} ${currency}` }
+          ? {
+              callback: (value: number | string) =>
+                `${figure(Number(value), decimals)} ${currency}`,
+            }
           : {}),
       },
     });
@@ -79,7 +85,7 @@ export default function MoneyBars({
       },
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme decides what the colours are
-  }, [labels, parts, currency, isLying, theme]);
+  }, [labels, parts, currency, isLying, decimals, theme]);
   return (
     <div style={{ height }} className="relative mb-5 max-w-[56rem] overflow-hidden">
       <Bar data={data} options={options} role="img" aria-label={words} />

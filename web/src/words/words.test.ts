@@ -83,7 +83,7 @@ test.each([
     "t-bus-test",
     "which counts for 3 Apr 2026. On fixed points, every 12 months: due on 3 Apr 2027. Required by law or warranty: no grace.",
   ],
-  ["m-mower", "t-mower-flails", "Reached about 21 Nov; 4.4 h over now."],
+  ["m-mower", "t-mower-flails", "Reached about 18 Nov; 9.3 h over now."],
   ["m-mower", "t-mower-oil", "At 50 h, then every 150 h: due at"],
   [
     "m-hatch",

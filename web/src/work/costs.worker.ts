@@ -2,6 +2,7 @@ import {
   besideKind,
   bookCosts,
   costGroups,
+  learning,
   logOf,
   onTime,
   spending,
@@ -12,6 +13,8 @@ import {
   type DayNumber,
   type Entry,
   type EntryNames,
+  type Learning,
+  type Part,
   type LogAsked,
   type LogList,
   type LogSums,
@@ -138,7 +141,28 @@ async function logAsTable(database: string, seq: number, asked: LogAsked): Promi
   return (await logAt(database, seq)).table(entries);
 }
 
-const costs = { spent, kept, told, ahead, logSums, logPart, logAsTable };
+/** What the book teaches, with what its parts are called. */
+export interface Learned {
+  readonly learning: Learning;
+  readonly parts: readonly Pick<Part, "id" | "name" | "number">[];
+}
+
+async function learned(
+  database: string,
+  seq: number,
+  today: DayNumber,
+  machine: MachineId | null,
+): Promise<Learned> {
+  const book = await bookAt(database, seq);
+  const found = learning(book, today, machine);
+  const wanted = new Set(found.lives.map(({ part }) => part));
+  const parts = (book.parts ?? [])
+    .filter(({ id }) => wanted.has(id))
+    .map(({ id, name, number }) => ({ id, name, number }));
+  return { learning: found, parts };
+}
+
+const costs = { spent, kept, told, ahead, learned, logSums, logPart, logAsTable };
 
 export type Costs = typeof costs;
 

@@ -83,6 +83,9 @@ export type FindingId = z.infer<typeof findingIdField>;
 /** Identifies a sample within its book. */
 export const sampleIdField = nameField.brand<"SampleId">();
 
+/** Identifies an answer to what the book proposed within it. */
+export const lessonIdField = nameField.brand<"LessonId">();
+
 /** Identifies a job within its book. */
 export const jobIdField = nameField.brand<"JobId">();
 export type JobId = z.infer<typeof jobIdField>;

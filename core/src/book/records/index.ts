@@ -43,6 +43,7 @@ export type {
   MeasuredLimitRecord,
   MeterLimitRecord,
 } from "./limitRecord.js";
+export type { Lesson } from "./lesson.js";
 export type { Machine, Meter } from "./machine.js";
 export type { MeterChange } from "./meterChange.js";
 export { ownValue } from "./ownValue.js";

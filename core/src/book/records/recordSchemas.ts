@@ -13,6 +13,7 @@ import {
   type Method,
 } from "./job.js";
 import { journeySchema, type Journey } from "./journey.js";
+import { lessonSchema, type Lesson } from "./lesson.js";
 import { machineSchema, type Machine } from "./machine.js";
 import { meterChangeSchema, type MeterChange } from "./meterChange.js";
 import { orderSchema, type Order } from "./order.js";
@@ -53,6 +54,7 @@ export interface RecordOf {
   readonly rounds: Round;
   readonly findings: Finding;
   readonly samples: Sample;
+  readonly lessons: Lesson;
   readonly jobs: Job;
   readonly jobEvents: JobEvent;
   readonly parts: Part;
@@ -89,6 +91,7 @@ export const RECORD_SCHEMAS = {
   rounds: roundSchema,
   findings: findingSchema,
   samples: sampleSchema,
+  lessons: lessonSchema,
   jobs: jobSchema,
   jobEvents: jobEventSchema,
   parts: partSchema,

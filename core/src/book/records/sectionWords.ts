@@ -17,6 +17,7 @@ export const SECTION_WORDS = {
   rounds: ["round", "rounds"],
   findings: ["finding", "findings"],
   samples: ["sample", "samples"],
+  lessons: ["answer to a proposal", "answers to proposals"],
   jobs: ["job", "jobs"],
   jobEvents: ["event of a job", "events of jobs"],
   parts: ["part", "parts"],

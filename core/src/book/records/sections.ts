@@ -57,6 +57,7 @@ export const DECLARED = {
   rounds: section("machine", "found", true, 2),
   findings: section("machine", "found", false, 2),
   samples: section("machine", "found", true, 2),
+  lessons: section("machine", "found", false, 2),
   jobs: section("machine", "jobs", false, 2),
   jobEvents: section("machine", "jobs", false, 2),
   parts: section("shared", "shared", false),

@@ -79,6 +79,8 @@ export const REFERS = {
     "pictures.*.hash": "pictures",
   },
   samples: { fluid: "fluids", meter: "meters", product: "products" },
+  // What was proposed of something is told, and hinders nobody from taking it out.
+  lessons: { task: null, fluid: null, meter: null },
   jobs: {
     "tasks.*": "tasks",
     "steps.*.system": "fluids",

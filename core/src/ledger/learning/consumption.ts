@@ -1,5 +1,7 @@
 import type { Entry } from "../../book/records/entry.js";
+import type { Fluid } from "../../book/records/fluid.js";
 import type { EntryId, FluidId } from "../../book/records/ids.js";
+import type { Meter } from "../../book/records/machine.js";
 import { byDate, type CurrentRecord } from "../../book/slice/currentRecords.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";
@@ -30,6 +32,9 @@ export interface ServiceSpan {
 /** What a fluid system takes from service to service, and whether it has come to take much more. */
 export interface ConsumptionTrend {
   readonly fluid: FluidId;
+  readonly system: string;
+  /** The meter it is counted by. */
+  readonly meter: Meter;
   readonly per: number;
   /** Between services, the earliest first. */
   readonly spans: readonly ServiceSpan[];
@@ -102,7 +107,7 @@ function spanBetween(
  * miles, or by 100 h. A service is an entry that is no top-up and put the fluid in. Null where it was never filled twice.
  */
 export function consumptionTrend(
-  fluid: FluidId,
+  { id: fluid, system }: Pick<Fluid, "id" | "system">,
   entries: readonly CurrentRecord<Entry>[],
   meter: MeterReckoning,
 ): ConsumptionTrend | null {
@@ -126,5 +131,5 @@ export function consumptionTrend(
   const usual = earlier.length < LEAST_EARLIER ? null : median(earlier);
   const latest = spans.at(-1)?.rate ?? 0;
   const isDoubled = usual !== null && isAbove(latest, usual * TIMES) && latest > 0;
-  return { fluid, per, spans, soFar, usual, isDoubled };
+  return { fluid, system, meter: meter.meter, per, spans, soFar, usual, isDoubled };
 }

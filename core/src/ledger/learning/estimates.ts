@@ -2,14 +2,15 @@ import type { EntryId, TaskId } from "../../book/records/ids.js";
 import type { Entry } from "../../book/records/entry.js";
 import type { Task } from "../../book/records/task.js";
 import type { CurrentRecord } from "../../book/slice/currentRecords.js";
+import type { DayNumber } from "../../calendar/dayNumber.js";
 import { median } from "../../sums/middle.js";
 import { isAbove } from "../../sums/nearly.js";
-import { entryCost, wholeCost } from "../entryCost.js";
+import { taskNeeds, type NeedsSource, type TaskNeeds } from "../../stores/taskNeeds.js";
+import { entryCost, minutesWorked, wholeCost } from "../entryCost.js";
 
 /** What a task was said to take beside what it took, by the entries that did nothing else. */
 export interface EstimateBeside {
-  readonly task: TaskId;
-  readonly name: string;
+  readonly task: Task;
   /** Minutes as the task has them; null where it has none. */
   readonly estimated: number | null;
   /** So many entries did it alone and say who worked how long. */
@@ -18,26 +19,38 @@ export interface EstimateBeside {
   readonly median: number;
   readonly low: number;
   readonly high: number;
+  /** What a turn is reckoned to cost by plate, prices and minutes; what is not recorded is left out of it. */
+  readonly estimatedCost: number;
+  readonly isWhole: boolean;
   /** The middle of what they cost, without what came under warranty; null where each of them lacks a price or came under it. */
   readonly cost: number | null;
-  readonly entries: readonly EntryId[];
-  /** The middle is more than a fifth off the estimate, or there is none, and at least three entries say so. */
-  readonly speaksFor: number | null;
+  readonly done: readonly {
+    readonly entry: EntryId;
+    readonly day: DayNumber;
+    readonly minutes: number;
+  }[];
+  readonly newest: DayNumber;
+  /** In whole minutes: what is taken over where a person says so. */
+  readonly minutes: number;
+  /** At least three entries say so, and the middle is more than a fifth off the estimate, or there is none. */
+  readonly speaks: boolean;
 }
 
 const LEAST_TIMES = 3;
 const OFF = 0.2;
-
-const minutesOf = ({ work }: Entry): number =>
-  (work ?? []).reduce((sum, { minutes }) => sum + minutes, 0);
 
 const only = ({ tasks }: Entry): TaskId | null => {
   const [first, ...others] = new Set(tasks ?? []);
   return first !== undefined && others.length === 0 ? first : null;
 };
 
-function besideOf(task: Task, entries: readonly Entry[]): EstimateBeside {
-  const minutes = entries.map(minutesOf);
+function besideOf(
+  task: Task,
+  done: readonly CurrentRecord<Entry>[],
+  needs: TaskNeeds,
+): EstimateBeside {
+  const entries = done.map(({ record }) => record);
+  const minutes = entries.map(minutesWorked);
   const middle = median(minutes);
   const estimated = task.minutes ?? null;
   const isOff = estimated === null || isAbove(Math.abs(middle / estimated - 1), OFF);
@@ -47,11 +60,19 @@ function besideOf(task: Task, entries: readonly Entry[]): EstimateBeside {
     .filter(({ missing }) => missing === 0)
     .map(wholeCost);
   return {
-    ...{ task: task.id, name: task.name, estimated, times: entries.length },
+    ...{ task, estimated, times: entries.length },
     ...{ median: middle, low: Math.min(...minutes), high: Math.max(...minutes) },
     cost: costs.length === 0 ? null : median(costs),
-    entries: entries.map(({ id }) => id),
-    speaksFor: entries.length >= LEAST_TIMES && isOff ? Math.round(middle) : null,
+    estimatedCost: needs.parts + needs.fluids + needs.labour,
+    isWhole: needs.missing.length === 0,
+    done: done.map(({ record, day }) => ({
+      entry: record.id,
+      day,
+      minutes: minutesWorked(record),
+    })),
+    newest: Math.max(...done.map(({ day }) => day)) as DayNumber,
+    minutes: Math.max(1, Math.round(middle)),
+    speaks: entries.length >= LEAST_TIMES && isOff,
   };
 }
 
@@ -62,15 +83,16 @@ function besideOf(task: Task, entries: readonly Entry[]): EstimateBeside {
 export function estimatesBeside(
   tasks: readonly Task[],
   entries: readonly CurrentRecord<Entry>[],
+  source: NeedsSource,
 ): EstimateBeside[] {
-  const byTask = new Map<TaskId, Entry[]>();
-  for (const { record } of entries) {
-    const task = only(record);
-    if (task === null || record.assumed === true || minutesOf(record) === 0) continue;
-    byTask.set(task, [...(byTask.get(task) ?? []), record]);
+  const byTask = new Map<TaskId, CurrentRecord<Entry>[]>();
+  for (const one of entries) {
+    const task = only(one.record);
+    if (task === null || one.record.assumed === true || minutesWorked(one.record) === 0) continue;
+    byTask.set(task, [...(byTask.get(task) ?? []), one]);
   }
   return tasks.flatMap((task) => {
     const own = byTask.get(task.id) ?? [];
-    return own.length === 0 ? [] : [besideOf(task, own)];
+    return own.length === 0 ? [] : [besideOf(task, own, taskNeeds(task, source))];
   });
 }

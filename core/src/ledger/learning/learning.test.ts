@@ -1,14 +1,19 @@
 import type { Book } from "../../book/file/book.js";
-import type { FluidId, MachineId, PartId } from "../../book/records/ids.js";
+import type { FluidId, MachineId } from "../../book/records/ids.js";
+import type { Part } from "../../book/records/part.js";
 import { settingsOf } from "../../book/records/settings.js";
+import type { StockMove } from "../../book/records/stockMove.js";
+import { EMPTY_PLATE } from "../../book/slice/machinePlate.js";
 import { recordsByMachine, type MachineRecords } from "../../book/slice/machineRecords.js";
 import { dayOf } from "../../calendar/dayNumber.js";
 import { reckonMeters, type MeterReckoning } from "../../meter/reckonMeter.js";
 import { consumptionTrend } from "./consumption.js";
 import { estimatesBeside } from "./estimates.js";
-import { partLives, partLivesOn } from "./partLives.js";
+import { partLives, partLivesOn, partsKnown } from "./partLives.js";
 
 const TODAY = dayOf("2026-11-30");
+const NEEDS = { plate: EMPTY_PLATE, parts: [], products: [], rate: 30 };
+const system = (id: string) => ({ id: id as FluidId, system: id });
 const L = (value: number): object => ({ value, unit: "L" });
 const entry = (id: string, date: string, odo: number, rest: object): object => ({
   ...{ id, machine: "van", date, meters: { odo }, ...rest },
@@ -51,7 +56,7 @@ describe("consumption from service to service", () => {
   ];
   const trend = (more: object[]) => {
     const { records, meter } = known([...SERVICES, ...more]);
-    return consumptionTrend("sump" as FluidId, records.entries, meter);
+    return consumptionTrend(system("sump"), records.entries, meter);
   };
 
   test("each span has its litres by 1,000 km, and what goes on stands apart", () => {
@@ -84,8 +89,8 @@ describe("consumption from service to service", () => {
 
   test("of a system that was filled once, or never, nothing is told", () => {
     const { records, meter } = known([oil("s1", "2023-01-01", 10000)]);
-    expect(consumptionTrend("sump" as FluidId, records.entries, meter)).toBeNull();
-    expect(consumptionTrend("box" as FluidId, records.entries, meter)).toBeNull();
+    expect(consumptionTrend(system("sump"), records.entries, meter)).toBeNull();
+    expect(consumptionTrend(system("box"), records.entries, meter)).toBeNull();
   });
 });
 
@@ -99,13 +104,53 @@ test("a part lasts from its fitting to that of the next of its line; two entries
     fit("c", "2025-07-01", 30000, "new"),
     fit("d", "2025-08-01", 31000, "belt"),
   ]);
-  const lineOf = (part: PartId): string => (part === "belt" ? "belt" : "filter");
-  const lives = partLivesOn("van" as MachineId, records.entries, meter, lineOf);
-  expect(lives.map(({ part, days, life }) => [part, days, life])).toEqual([
-    ["old", 366, 12000],
-    ["old", 181, 8000],
+  const parts = [
+    { id: "old", name: "Filter", number: "A1", supersededBy: "A2" },
+    { id: "new", name: "Filter", number: "A2" },
+    { id: "belt", name: "Belt", number: "B1" },
+  ] as unknown as Part[];
+  const lives = partLivesOn("van" as MachineId, records.entries, meter, partsKnown(parts, []));
+  expect(lives.map(({ part, days, life, unit }) => [part, days, life, unit])).toEqual([
+    ["old", 366, 12000, "km"],
+    ["old", 181, 8000, "km"],
   ]);
-  expect(partLives(lives)).toMatchObject([{ part: "old", median: 10000, low: 8000, high: 12000 }]);
+  expect(partLives(lives)).toMatchObject([
+    {
+      part: "old",
+      source: "bought",
+      unit: "km",
+      days: 273.5,
+      median: 10000,
+      low: 8000,
+      high: 12000,
+    },
+  ]);
+});
+
+test("sources of one number stand apart, what lay on the shelf as whom it was last bought from before", () => {
+  const fit = (id: string, date: string, odo: number, from: string): object =>
+    entry(id, date, odo, { parts: [{ part: "p", count: 1, from }] });
+  const { records, meter } = known([
+    fit("a", "2024-01-01", 10000, "stock"),
+    fit("b", "2024-06-01", 16000, "stock"),
+    fit("c", "2025-01-01", 20000, "supplied"),
+    fit("d", "2025-06-01", 29000, "bought"),
+  ]);
+  const move = (id: string, date: string, rest: object): object => ({
+    ...{ id, date, part: "p", amount: 1, why: "bought", ...rest },
+  });
+  const moves = [
+    move("m1", "2023-12-01", { source: "Corrie" }),
+    move("m2", "2024-03-01", { source: "Fen End" }),
+    move("m3", "2024-04-01", {}),
+    move("m4", "2024-05-01", { source: "Wrong", void: true }),
+  ] as unknown as StockMove[];
+  const lives = partLivesOn("van" as MachineId, records.entries, meter, partsKnown([], moves));
+  expect(partLives(lives).map(({ source, median }) => [source, median])).toEqual([
+    ["Corrie", 6000],
+    ["Fen End", 4000],
+    ["supplied", 9000],
+  ]);
 });
 
 describe("estimated against actual", () => {
@@ -121,20 +166,28 @@ describe("estimated against actual", () => {
       work("e3", 60, ["oil"], { warranty: true }),
       work("e4", 200, ["oil", "wash"]),
     ]);
-    expect(estimatesBeside(records.tasks, records.entries)).toEqual([
+    expect(estimatesBeside(records.tasks, records.entries, NEEDS)).toEqual([
       {
-        ...{ task: "oil", name: "Oil", estimated: 30, times: 3, median: 50, low: 40, high: 60 },
-        ...{ cost: 45, entries: ["e1", "e2", "e3"], speaksFor: 50 },
+        ...{ task: records.tasks[0], estimated: 30, times: 3, median: 50, low: 40, high: 60 },
+        ...{ estimatedCost: 15, isWhole: true, cost: 45 },
+        done: [
+          { entry: "e1", day: dayOf("2026-01-01"), minutes: 40 },
+          { entry: "e2", day: dayOf("2026-02-01"), minutes: 50 },
+          { entry: "e3", day: dayOf("2026-03-01"), minutes: 60 },
+        ],
+        ...{ newest: dayOf("2026-03-01"), minutes: 50, speaks: true },
       },
     ]);
   });
 
   test("within a fifth of the estimate, or seen less than three times, it speaks for no change", () => {
     const near = known([1, 2, 3].map((at) => work(`e${at}`, 36, ["oil"])));
-    expect(estimatesBeside(near.records.tasks, near.records.entries)[0]?.speaksFor).toBeNull();
+    expect(estimatesBeside(near.records.tasks, near.records.entries, NEEDS)[0]?.speaks).toBe(false);
     const few = known([work("e1", 90, ["wash"]), work("e2", 90, ["wash"])]);
-    expect(estimatesBeside(few.records.tasks, few.records.entries)[0]?.speaksFor).toBeNull();
+    expect(estimatesBeside(few.records.tasks, few.records.entries, NEEDS)[0]?.speaks).toBe(false);
     const many = known([1, 2, 3].map((at) => work(`e${at}`, 90, ["wash"])));
-    expect(estimatesBeside(many.records.tasks, many.records.entries)[0]?.speaksFor).toBe(90);
+    expect(estimatesBeside(many.records.tasks, many.records.entries, NEEDS)).toMatchObject([
+      { minutes: 90, speaks: true },
+    ]);
   });
 });

@@ -6,6 +6,7 @@ const VIEWS = [
   ["/ledger/costs", "Costs"],
   ["/ledger/ahead", "To come"],
   ["/ledger/on-time", "On time"],
+  ["/ledger/learning", "Learning"],
 ] as const;
 
 /** A page of the Ledger, with the way to the others. */

@@ -7,6 +7,7 @@ const LogPage = lazy(again(() => import("./log/LogPage.js")));
 const LedgerCosts = lazy(again(() => import("./LedgerCosts.js")));
 const AheadCosts = lazy(again(() => import("./ahead/AheadCosts.js")));
 const OnTimePage = lazy(again(() => import("./onTime/OnTimePage.js")));
+const LearningPage = lazy(again(() => import("./learning/LearningPage.js")));
 const RecordPage = lazy(again(() => import("./record/RecordPage.js")));
 const WarrantyPage = lazy(again(() => import("./warranty/WarrantyPage.js")));
 
@@ -18,6 +19,7 @@ export default function LedgerRoutes(): ReactElement {
       <Route path="costs" element={<LedgerCosts />} />
       <Route path="ahead" element={<AheadCosts />} />
       <Route path="on-time" element={<OnTimePage />} />
+      <Route path="learning" element={<LearningPage />} />
       <Route path="record/:machineId" element={<RecordPage />} />
       <Route path="warranty/:machineId" element={<WarrantyPage />} />
       <Route path="*" element={<NotFound />} />

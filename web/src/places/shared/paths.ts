@@ -34,3 +34,11 @@ export function recordPath(machine: string): string {
 export function warrantyPath(machine: string): string {
   return `/ledger/warranty/${encodeURIComponent(machine)}`;
 }
+
+/** The address of a system's samples. */
+export const systemPath = (machine: string, fluid: string): string =>
+  `/rounds/samples/${encodeURIComponent(machine)}/${encodeURIComponent(fluid)}`;
+
+/** The address of what the records teach: of all machines, or of one. */
+export const learningPath = (machine: string): string =>
+  `/ledger/learning?machine=${encodeURIComponent(machine)}`;

@@ -1,5 +1,5 @@
 import { dayOf, type MachineBook } from "@yonderfell/core";
-import { BookText, FileText, ScrollText } from "lucide-react";
+import { BookText, FileText, GraduationCap, ScrollText } from "lucide-react";
 import { useEffect, useRef, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { fullDate } from "../../words/format.js";
@@ -8,7 +8,13 @@ import { WhatItTook } from "../shared/logging/WhatItTook.js";
 import { figuresOf, standsAs, titleOf } from "./historyWords.js";
 import { historyOf, replacedIn, type HistoryItem } from "./history.js";
 import { useWorkNames } from "../../session/useWorkNames.js";
-import { correctionPath, machinePath, recordPath, reportPath } from "../shared/paths.js";
+import {
+  correctionPath,
+  learningPath,
+  machinePath,
+  recordPath,
+  reportPath,
+} from "../shared/paths.js";
 import { CheckField } from "../../ui/fields.js";
 import { ShowMore } from "../../ui/ShowMore.js";
 
@@ -92,6 +98,13 @@ function HistoryHead({
         >
           <ScrollText size={18} aria-hidden="true" />
           Service record
+        </Link>
+        <Link
+          to={learningPath(machine)}
+          className="flex min-h-10 items-center gap-2 text-clear hover:underline max-sm:min-h-12"
+        >
+          <GraduationCap size={18} aria-hidden="true" />
+          What it teaches
         </Link>
       </div>
     </div>

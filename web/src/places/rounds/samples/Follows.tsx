@@ -3,7 +3,7 @@ import {
   findingOfSample,
   intervalChanges,
   noteSample,
-  withInterval,
+  withSampledInterval,
   type Fluid,
   type IntervalChange,
   type JudgedSample,
@@ -18,7 +18,8 @@ import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField } from "../../../ui/fields.js";
 import { amount, fullDate } from "../../../words/format.js";
 import { findingPath } from "../../../words/findingWords.js";
-import { ADVICE_WORDS, sampleIssueWords } from "./sampleWords.js";
+import { ADVICE_WORDS } from "../../../words/sampleAdvice.js";
+import { sampleIssueWords } from "./sampleWords.js";
 
 interface FollowsProps {
   readonly machine: Machine;
@@ -148,7 +149,7 @@ function TakeInterval({
         type="button"
         className={QUIET_BUTTON}
         disabled={isPast && !isKnown}
-        onClick={() => void keep("tasks", task, withInterval(change, machine, reason))}
+        onClick={() => void keep("tasks", task, withSampledInterval(change, machine, reason))}
       >
         Take it over for {task.name}
       </button>

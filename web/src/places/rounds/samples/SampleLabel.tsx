@@ -8,7 +8,7 @@ import NotFound from "../../../ui/NotFound.js";
 import { Page } from "../../../ui/Page.js";
 import { amount, fullDate, sentence } from "../../../words/format.js";
 import { lifeUnit } from "./sampleWords.js";
-import { systemPath } from "./useSamples.js";
+import { systemPath } from "../../shared/paths.js";
 
 /** What goes on the bottle: its label, of what, when, how old the oil and the machine are. */
 export default function SampleLabel(): ReactElement | null {

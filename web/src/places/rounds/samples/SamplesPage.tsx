@@ -7,8 +7,10 @@ import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { counted, fullDate, sentence } from "../../../words/format.js";
 import { RoundsFrame } from "../RoundsFrame.js";
 import { VerdictMark } from "../VerdictMark.js";
-import { ADVICE_WORDS, whereWords } from "./sampleWords.js";
-import { systemPath, useSampledSystems, type SampledSystem } from "./useSamples.js";
+import { ADVICE_WORDS } from "../../../words/sampleAdvice.js";
+import { whereWords } from "./sampleWords.js";
+import { systemPath } from "../../shared/paths.js";
+import { useSampledSystems, type SampledSystem } from "./useSamples.js";
 
 /** The systems of all machines that were sampled: what waits first, then what each says. */
 export default function SamplesPage(): ReactElement {

@@ -12,7 +12,8 @@ import { Awaited } from "./Awaited.js";
 import { FiguresTable } from "./FiguresTable.js";
 import { Follows } from "./Follows.js";
 import { SampleCharts } from "./SampleCharts.js";
-import { ADVICE_WORDS, lifeUnit, standsOnWords, whereWords } from "./sampleWords.js";
+import { ADVICE_WORDS } from "../../../words/sampleAdvice.js";
+import { lifeUnit, standsOnWords, whereWords } from "./sampleWords.js";
 import { useSampledSystem } from "./useSamples.js";
 
 type Shown = NonNullable<ReturnType<typeof useSampledSystem>>;

@@ -32,7 +32,7 @@ import {
   type TakeAround,
   type TakeModel,
 } from "./takeModel.js";
-import { systemPath } from "./useSamples.js";
+import { systemPath } from "../../shared/paths.js";
 
 const LABELS: Readonly<Record<keyof TakeModel, string>> = {
   fluid: "Which fluid",

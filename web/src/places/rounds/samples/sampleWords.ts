@@ -7,20 +7,11 @@ import {
   type JudgedSample,
   type Machine,
   type Sample,
-  type SampleAdvice,
   type SampleIssue,
 } from "@yonderfell/core";
 import { counted, figure, fullDate } from "../../../words/format.js";
 import { keepIssueWords } from "../../../words/keepIssueWords.js";
 import { exactFigure } from "../../../words/ruleWords.js";
-
-/** What a sample advises, in words of the workshop. */
-export const ADVICE_WORDS = {
-  "stop and look": "Stop and look",
-  shorten: "Change it sooner",
-  keep: "Keep the interval",
-  extend: "It may run longer",
-} as const satisfies Record<SampleAdvice, string>;
 
 /** What the parts of a report are called. */
 export const PART_WORDS = { wear: "Worn off", dirt: "Come in", state: "The oil itself" } as const;

@@ -85,7 +85,3 @@ export function useSampledSystem(
   };
   return useLiveOf(`${machine} ${fluid}`, read, [storage]);
 }
-
-/** The address of a system's samples. */
-export const systemPath = (machine: string, fluid: string): string =>
-  `/rounds/samples/${encodeURIComponent(machine)}/${encodeURIComponent(fluid)}`;

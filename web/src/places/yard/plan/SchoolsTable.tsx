@@ -3,6 +3,7 @@ import type { ReactElement } from "react";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { limitsSentence } from "../../../words/taskWords.js";
+import { AS_DONE } from "./schoolsWords.js";
 
 const HEAD = "border-b border-rule py-2 pl-6 text-right font-semibold";
 const CELL = "border-b border-hairline py-2 pl-6 text-right align-top tabular-nums";
@@ -48,7 +49,7 @@ export function SchoolsTable({
         <thead>
           <tr>
             <th scope="col" className="border-b border-rule py-2 text-left text-fine text-quiet">
-              Over the years kept
+              Over these years
             </th>
             {sums.map(({ school }) => (
               <th key={school} scope="col" className={HEAD}>
@@ -101,7 +102,9 @@ function TaskLine({
             {own !== undefined && (
               <>
                 {own.turns === 0 ? "none" : `${figure(own.turns)} ×`}
-                <span className="block text-fine text-quiet">{whyWords(own, task, book)}</span>
+                {sum.school !== AS_DONE && (
+                  <span className="block text-fine text-quiet">{whyWords(own, task, book)}</span>
+                )}
               </>
             )}
           </td>
