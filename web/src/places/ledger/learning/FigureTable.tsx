@@ -20,7 +20,12 @@ export function FigureTable({
   const look = (at: number): string =>
     `py-1 pr-6 ${columns[at]?.isFigure === true ? "text-right whitespace-nowrap" : "text-left"}`;
   return (
-    <div className="max-w-full overflow-x-auto" role="group" tabIndex={0} aria-label={label}>
+    <div
+      className="relative max-w-full overflow-x-auto"
+      role="group"
+      tabIndex={0}
+      aria-label={label}
+    >
       <table className="tabular-nums">
         <thead>
           <tr className="text-fine text-quiet">

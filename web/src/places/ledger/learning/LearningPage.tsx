@@ -23,7 +23,7 @@ export default function LearningPage(): ReactElement {
   const learned = answer?.machine === (machine?.id ?? null) ? answer.learned : null;
   return (
     <LedgerPage
-      title="Learning"
+      title={machine === null ? "Learning" : `${machine.tag} ${machine.name}: learning`}
       aside={
         <>
           <SelectField

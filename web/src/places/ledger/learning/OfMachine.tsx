@@ -75,7 +75,7 @@ function Capacities({
           { label: "fills", isFigure: true },
           { label: "worked by" },
           { label: "which is" },
-          { label: "" },
+          { label: "to take over" },
         ]}
         rows={of.capacities.map((one) => ({
           key: `${one.fluid.id} ${one.condition}`,
@@ -155,7 +155,7 @@ function Estimates({
           { label: "times", isFigure: true },
           { label: "reckoned cost", isFigure: true },
           { label: "what it cost", isFigure: true },
-          { label: "" },
+          { label: "to take over" },
         ]}
         rows={of.estimates.map((one) => ({
           key: one.task.id,
