@@ -208,7 +208,7 @@ function Intervals({ of, machine }: OfOne): ReactElement {
                 {seen.turns.map((turn) => (
                   <li key={turn.entry} className="py-0.5">
                     {fullDate(turn.day)} {turnWords(turn, unit)}
-                    <EvidenceList machine={machine.id} evidence={turn.evidence} />
+                    <EvidenceList machine={machine.id} turn={turn} />
                   </li>
                 ))}
               </ul>

@@ -1,4 +1,4 @@
-import type { DayNumber, EntryId, Evidence, MachineId, Proposal } from "@yonderfell/core";
+import type { DayNumber, EntryId, Evidence, MachineId, Proposal, TurnSeen } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { Link } from "react-router";
 import { figure, fullDate } from "../../../words/format.js";
@@ -41,7 +41,7 @@ function Records({
             <li key={turn.entry} className="py-1">
               <EntryLink machine={machine} entry={turn.entry} words={fullDate(turn.day)} />,{" "}
               {turnWords(turn, unit)}
-              <EvidenceList machine={machine} evidence={turn.evidence} />
+              <EvidenceList machine={machine} turn={turn} />
             </li>
           ))}
         </ul>
@@ -72,10 +72,10 @@ function Records({
 /** What was seen of a turn, each with the way to its record. */
 export function EvidenceList({
   machine,
-  evidence,
+  turn: { day, evidence },
 }: {
   readonly machine: MachineId;
-  readonly evidence: readonly Evidence[];
+  readonly turn: TurnSeen;
 }): ReactElement {
   return (
     <ul className="pl-4">
@@ -84,7 +84,9 @@ export function EvidenceList({
           {evidenceWords(seen)}{" "}
           <Link to={recordOf(machine, seen)} className="text-clear underline">
             {EVIDENCE_LINK[seen.kind]}
-            <span className="sr-only">: {evidenceWords(seen)}</span>
+            <span className="sr-only">
+              : {evidenceWords(seen)}, {fullDate(day)}
+            </span>
           </Link>
         </li>
       ))}
