@@ -1,6 +1,15 @@
+import type { Book, Reading } from "@yonderfell/core";
 import type { Page } from "puppeteer-core";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { focused, giveFile, onDay, press, storeOf, textDownloadedBy } from "./steps.js";
+import {
+  exportedText,
+  focused,
+  giveFile,
+  onDay,
+  press,
+  storeOf,
+  textDownloadedBy,
+} from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -216,3 +225,78 @@ async function waitAtEase(page: Page, words: string): Promise<void> {
     words,
   );
 }
+
+/** The readings of the book as it stands. */
+async function readingsOf(page: Page, address: string): Promise<readonly Reading[]> {
+  return (JSON.parse(await exportedText(page, address)) as Book).readings ?? [];
+}
+
+test("a meter feed is taken in with its doubts asked once; what was read by hand stays as it was", async () => {
+  const { page, address } = app();
+  const hand = await readingsOf(page, address);
+  await page.goto(`${address}tables`);
+  await waitForWords(page, "Take in a meter feed");
+  // The machines are those of the board, which comes a moment later.
+  await waitForWords(page, "07 Library bus");
+  await press(page, "Ask the feed");
+  await waitForWords(page, "of a day on which somebody read the dial");
+  const would = async (): Promise<string> =>
+    (await wordsOf(page, "[aria-labelledby=would-do]")).replaceAll("\u00a0", " ");
+  const first = await would();
+  // A jump, a unit that cannot be, a day told twice.
+  expect(first).toContain("do not agree with the other figures of the meter");
+  expect(first).toContain("Cannot be read");
+  expect(first).toContain("the same as an earlier row");
+  await press(page, "Leave out what cannot be read, and bring in the rest");
+  const words = await page.$eval(
+    "[aria-labelledby=would-do] .sticky button",
+    (button) => button.textContent,
+  );
+  expect(words.replaceAll("\u00a0", " ")).toMatch(/^Bring in \d+ readings, set \d+ aside$/);
+  await press(page, words);
+  await waitForWords(page, "Brought in: ");
+  const after = await readingsOf(page, address);
+  const kept = new Set(after.map((reading) => JSON.stringify(reading)));
+  expect(hand.filter((reading) => !kept.has(JSON.stringify(reading)))).toEqual([]);
+  const fed = after.filter(({ source }) => source === "feed");
+  expect(fed).toHaveLength(after.length - hand.length);
+  expect(fed.filter((one) => one.void === true).length).toBeGreaterThan(2);
+
+  await page.goto(`${address}tables`);
+  await waitForWords(page, "Take in a meter feed");
+  // The machines are those of the board, which comes a moment later.
+  await waitForWords(page, "07 Library bus");
+  await press(page, "Ask the feed");
+  await waitForWords(page, "in the book already");
+  const again = await would();
+  expect(again).not.toContain("somebody read the dial");
+  expect(again).not.toContain("do not agree");
+});
+
+test("lines of a feed that are pasted, or in a folder, are looked through alike, and say which of them are none", async () => {
+  const { page, address } = app();
+  await page.goto(`${address}tables`);
+  await waitForWords(page, "Lines of it, pasted");
+  const line = { machine: "18", meter: "odo", date: "2026-11-20", value: 36_250, unit: "km" };
+  const text = `${JSON.stringify(line)}\nno line of it\n`;
+  await page.$eval("textarea", (area) => area.focus());
+  await page.keyboard.sendCharacter(text);
+  await press(page, "Look at what is pasted");
+  await waitForWords(page, "expected a JSON object on a line of its own");
+  await waitForWords(page, "what was pasted");
+
+  await page.goto(`${address}tables`);
+  const folder = await page.waitForSelector("input[aria-label='A folder of its files']");
+  await folder?.evaluate((input) => {
+    const transfer = new DataTransfer();
+    const table = (day: string, value: number): string =>
+      `machine,meter,date,value,unit\n18,odo,${day},${String(value)},km\n`;
+    transfer.items.add(new File([table("2026-11-21", 36_280)], "b.csv"));
+    transfer.items.add(new File([table("2026-11-20", 36_250)], "a.csv"));
+    transfer.items.add(new File(["not of the feed"], "readme.md"));
+    input.files = transfer.files;
+    input.dispatchEvent(new Event("change", { bubbles: true }));
+  });
+  await waitForWords(page, "a.csv and 1 more");
+  await waitForWords(page, "2 readings");
+});

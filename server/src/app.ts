@@ -4,6 +4,7 @@ import compression from "compression";
 import express, { type Express, type NextFunction, type Request, type Response } from "express";
 
 import { EventStreams } from "./standIns/eventStreams.js";
+import { simulatedFeed } from "./standIns/feed.js";
 import { LABORATORY, simulatedLaboratory, type LaboratoryOptions } from "./standIns/laboratory.js";
 import { PLUG, simulatedPlug, type PlugOptions } from "./standIns/plug.js";
 import { simulatedSupplier, SUPPLIER, type SupplierOptions } from "./standIns/supplier.js";
@@ -97,6 +98,7 @@ export function createApp(
   app.use(compression());
   app.use(simulatedLaboratory({ ...LABORATORY, ...laboratory }));
   app.use(simulatedSupplier({ ...SUPPLIER, ...supplier }));
+  app.use(simulatedFeed());
   app.get("/health", (_request, response) => {
     response.set("Cache-Control", "no-store").json({ status: "well" });
   });

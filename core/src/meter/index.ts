@@ -7,6 +7,7 @@ export {
   stopMeter,
 } from "./changeMeter.js";
 export { dialOn } from "./dials.js";
+export { type FeedBox, feedBoxes } from "./feedBox.js";
 export { figureDoubt, type FigureDoubt, reckonedDial } from "./figureDoubt.js";
 export { CEILING_PER_DAY } from "./keptPoints.js";
 export { lifeOn } from "./lifeLine.js";

@@ -34,8 +34,8 @@ test("what a table holds is said in one sentence", () => {
     "1 205 readings: 1 200 new, 3 in the book already, 2 not readable.",
   );
   const groups = [
-    { code: "in-future", count: 1, questions: [] },
-    { code: "repeated", count: 2, questions: [] },
+    { code: "in-future", count: 1, aside: 0, questions: [] },
+    { code: "repeated", count: 2, aside: 0, questions: [] },
   ] as const;
   expect(of({ changed: 4 }, { groups })).toBe("4 readings: 4 changed. 3 are in doubt.");
   expect(of({ new: 1 }, { groups: groups.slice(0, 1) })).toBe("1 reading: 1 new. 1 is in doubt.");

@@ -28,6 +28,13 @@ export function countedKind(count: number, kind: CsvKind): string {
   return counted(count, ...KINDS[kind]);
 }
 
+/** The press that brings a table in: how many it writes, and how many figures of a feed it sets aside for good. */
+export function bringInWords(count: number, aside: number, kind: CsvKind): string {
+  if (aside === 0) return `Bring in ${countedKind(count, kind)}`;
+  const put = `set ${figure(aside)} aside`;
+  return count === 0 ? `S${put.slice(1)}` : `Bring in ${countedKind(count, kind)}, ${put}`;
+}
+
 /** What a table may hold, with what a row of it is. */
 export const KIND_CHOICES: readonly (readonly [CsvKind, string])[] = [
   ["machines", "Machines, a row each meter"],
@@ -73,6 +80,11 @@ export function doubtGroupWords(code: CsvDoubt["code"], count: number): readonly
       return [
         of("does not", "do not").concat(" agree with the other figures of the meter"),
         "A rise counts as confirmed; a figure that goes back is kept and shown as a fault.",
+      ];
+    case "read-by-hand":
+      return [
+        of("is", "are").concat(" of a day on which somebody read the dial, and saw another figure"),
+        "It stands beside what was read by hand, and the larger of the day counts. Left out it is set aside, and not asked about again.",
       ];
     case "differs":
       return [
@@ -124,6 +136,8 @@ export function tableDoubtWords(doubt: CsvDoubt): string {
   switch (doubt.code) {
     case "figure-in-doubt":
       return doubtWordsFor(doubt.doubt, doubt.meter);
+    case "read-by-hand":
+      return `By hand ${dialFigureWithUnit(doubt.value, doubt.meter.unit)} was read that day.`;
     case "differs":
       return `${differencesWords(doubt.fields)}.`;
     case "in-future":

@@ -39,8 +39,40 @@ function separatorOf(text: string): string {
   return SEPARATORS.reduce((best, sign) => (count(sign) > count(best) ? sign : best));
 }
 
-/** Text taken apart into rows and cells: by commas, semicolons, tabs or bars, as the text tells. */
+/** Lines of JSON, an object each, as rows under the names of their fields. */
+function tableOfJsonLines(text: string): CsvTable {
+  const lines = text.split(/\r?\n/);
+  const broken: { row: number; expected: string }[] = [];
+  const read = lines.flatMap((line, at): Record<string, unknown>[] => {
+    if (line.trim() === "") return [];
+    try {
+      const value: unknown = JSON.parse(line);
+      if (typeof value === "object" && value !== null && !Array.isArray(value)) {
+        return [value as Record<string, unknown>];
+      }
+    } catch {
+      // Told below, with its line.
+    }
+    // The row of the headings is not in the file.
+    broken.push({ row: at + 2, expected: "a JSON object on a line of its own" });
+    return [{}];
+  });
+  const headings = [...new Set(read.flatMap((one) => Object.keys(one)))];
+  const cell = (value: unknown): string =>
+    typeof value === "string"
+      ? value
+      : value === undefined || value === null
+        ? ""
+        : JSON.stringify(value);
+  return {
+    rows: [headings, ...read.map((one) => headings.map((name) => cell(one[name])))],
+    broken,
+  };
+}
+
+/** Text taken apart into rows and cells: JSON lines as such, else by commas, semicolons, tabs or bars, as the text tells. */
 export function tableOfText(text: string): CsvTable {
+  if (text.trimStart().startsWith("{")) return tableOfJsonLines(text);
   const { data, errors } = Papa.parse<string[]>(text, {
     delimiter: separatorOf(text),
     skipEmptyLines: false,
@@ -72,6 +104,27 @@ export async function tableOfFile(file: Blob): Promise<CsvTable | string> {
 /** A table as text for a spreadsheet: commas, quotes where they are needed, marked as Unicode. */
 export function textOfTable(rows: readonly (readonly string[])[]): string {
   return `\uFEFF${Papa.unparse(rows as string[][], { newline: "\r\n" })}\r\n`;
+}
+
+/** Whom a figure came from, where the file of a feed does not say. */
+const SOURCE = "Source";
+
+/** Several tables as one under all their headings, as what came from a meter feed. */
+export function tableOfFeed(tables: readonly CsvTable[]): CsvTable {
+  const headings = [...new Set(tables.flatMap(({ rows }) => rows[0] ?? []))];
+  const isSaid = headings.some((heading) => heading.trim().toLowerCase() === "source");
+  let before = 0;
+  const broken: { row: number; expected: string }[] = [];
+  const rows = tables.flatMap(({ rows: [own = [], ...others], broken: wrong }) => {
+    broken.push(...wrong.map(({ row, expected }) => ({ row: row + before, expected })));
+    before += others.length;
+    return others.map((cells) => {
+      const isEmpty = cells.every((cell) => cell.trim() === "");
+      const all = headings.map((heading) => cells[own.indexOf(heading)] ?? "");
+      return isSaid ? all : [...all, isEmpty ? "" : "feed"];
+    });
+  });
+  return { rows: [isSaid ? headings : [...headings, SOURCE], ...rows], broken };
 }
 
 const FIGURE = /^-?\d+(\.\d+)?$/;

@@ -27,7 +27,7 @@ import type { BookStorage } from "../data/bookStorage.js";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { newId } from "../data/newId.js";
 import { PlanShown, type TableChoices, type TablePlan } from "@yonderfell/core";
-import { tableOfFile, textOfTable } from "./csvText.js";
+import { tableOfFeed, tableOfFile, textOfTable } from "./csvText.js";
 import type { TableRefusal, WrittenRecords } from "../data/takenIn.js";
 
 /** A file as it was opened, for a person to say what its columns hold. */
@@ -88,6 +88,30 @@ export class Tables {
     this.table = null;
     const table = await tableOfFile(file);
     if (typeof table === "string") return { ok: false, issues: [table] };
+    return this.opens(table, habits, null);
+  }
+
+  /** Opens what came from a meter feed, in one file or several, as readings; refused where one is no table at all. */
+  async lookAtFeed(
+    files: readonly Blob[],
+    habits: CsvHabits,
+  ): Promise<Result<OpenedTable, string>> {
+    this.cancel();
+    this.table = null;
+    const tables: CsvTable[] = [];
+    for (const file of files) {
+      const table = await tableOfFile(file);
+      if (typeof table === "string") return { ok: false, issues: [table] };
+      tables.push(table);
+    }
+    return this.opens(tableOfFeed(tables), habits, "readings");
+  }
+
+  private opens(
+    table: CsvTable,
+    habits: CsvHabits,
+    kind: CsvKind | null,
+  ): Result<OpenedTable, string> {
     this.table = table;
     const headings = table.rows[0] ?? [];
     const samples = headings.map((_, index) =>
@@ -98,7 +122,7 @@ export class Tables {
         .slice(0, SAMPLES),
     );
     const rows = table.rows.slice(1).filter((row) => row.some((cell) => cell.trim() !== "")).length;
-    return { ok: true, value: { headings, samples, rows, guess: this.guess(habits, null) } };
+    return { ok: true, value: { headings, samples, rows, guess: this.guess(habits, kind) } };
   }
 
   /** What the table opened is thought to be, as one of a kind. */
@@ -230,9 +254,14 @@ function writtenBy({ records }: Change): WrittenRecords[] {
   const bySection = groupBy(records, ({ section }) => section);
   return Object.entries(bySection).map(([section, own]) => {
     const changed = own.filter(isChange).length;
-    return { section: section as Section, added: own.length - changed, changed };
+    const aside = own.filter((one) => !isChange(one) && isVoid(one)).length;
+    return { section: section as Section, added: own.length - changed - aside, changed };
   });
 }
+
+/** What is written as counting for nothing: figures of a feed that were set aside. */
+const isVoid = ({ after }: RecordChange): boolean =>
+  (after as { readonly void?: unknown } | null)?.void === true;
 
 function isChange({ before, after }: RecordChange): boolean {
   const corrects = (after as { readonly replaces?: unknown } | null)?.replaces ?? null;

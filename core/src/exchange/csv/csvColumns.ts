@@ -151,6 +151,7 @@ export const CSV_COLUMNS: Readonly<Record<CsvKind, readonly CsvColumn[]>> = {
     column("unit", "Unit", ["counts in"]),
     column("estimated", "Estimated", ["estimate"]),
     column("confirmed", "Confirmed"),
+    column("source", "Source", ["came from", "origin"]),
     NOTE,
     ...DATED,
     MACHINE_ID,

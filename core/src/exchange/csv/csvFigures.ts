@@ -1,7 +1,7 @@
 import type { Book } from "../../book/file/book.js";
 import type { Entry } from "../../book/records/entry.js";
 import type { MachineId, MeterId } from "../../book/records/ids.js";
-import { recordsByMachine } from "../../book/slice/machineRecords.js";
+import { recordsByMachine, type MachineRecords } from "../../book/slice/machineRecords.js";
 import { ownValue } from "../../book/records/ownValue.js";
 import type { Reading } from "../../book/records/reading.js";
 import { DEFAULT_SETTINGS } from "../../book/records/settings.js";
@@ -60,12 +60,44 @@ export function figureDoubts(
         new Set(points.filter(({ section }) => section === kind).map(({ id }) => id)),
       ]),
     );
+    const byHand = kind === "readings" ? figuresByHand(was) : null;
     for (const item of own) {
-      const found = doubtsOf(kind, item, stood, stands, faults);
+      const found = [
+        ...(byHand === null ? [] : handDoubt(item, byHand, stands)),
+        ...doubtsOf(kind, item, stood, stands, faults),
+      ];
       if (found.length > 0) doubts.set(item, found);
     }
   }
   return doubts;
+}
+
+/** What somebody read off the dials of a machine, by meter and day. */
+function figuresByHand({ readings, entries, rounds }: MachineRecords): ReadonlyMap<string, number> {
+  const figures = new Map<string, number>();
+  for (const { meter, date, value, source } of readings) {
+    if ((source ?? "dial") === "dial") figures.set(`${meter} ${dayOf(date)}`, value);
+  }
+  for (const { record, day } of [...entries, ...rounds]) {
+    const estimated: readonly string[] = record.estimatedMeters ?? [];
+    for (const [meter, value] of Object.entries(record.meters ?? {})) {
+      if (!estimated.includes(meter)) figures.set(`${meter} ${day}`, value);
+    }
+  }
+  return figures;
+}
+
+/** Whether a figure of a feed says something else than what was read by hand that day: it never stands in its place unasked. */
+function handDoubt(
+  item: CsvItem,
+  byHand: ReadonlyMap<string, number>,
+  stands: Reckonings,
+): CsvDoubt[] {
+  const { source, meter: id, date, value } = item.record as Reading;
+  const read = byHand.get(`${id} ${dayOf(date)}`);
+  const meter = stands.get(id)?.meter;
+  if (source !== "feed" || read === undefined || meter === undefined || read === value) return [];
+  return [{ code: "read-by-hand", meter, value: read }];
 }
 
 function doubtsOf(

@@ -25,6 +25,8 @@ export type CsvDoubt =
   | { readonly code: "in-future"; readonly date: string }
   /** It does not agree with the other figures of the meter. */
   | { readonly code: "figure-in-doubt"; readonly meter: Meter; readonly doubt: FigureDoubt }
+  /** It comes from a feed, and on that day somebody read the dial and wrote down something else. */
+  | { readonly code: "read-by-hand"; readonly meter: Meter; readonly value: number }
   /** The book has this dated record with something else in it: taken, it becomes a correction. */
   | { readonly code: "differs"; readonly fields: readonly DifferingField[] }
   /** The machine has no such tasks: taken, their names stand in the note. */
@@ -38,6 +40,7 @@ export type CsvDoubt =
 
 /** The codes of the doubts, in the order in which they are shown. */
 export const CSV_DOUBTS = [
+  "read-by-hand",
   "figure-in-doubt",
   "differs",
   "in-future",
@@ -71,6 +74,7 @@ function sharedDoubt(doubt: CsvDoubt): unknown {
       return [doubt.code, doubt.name.toLowerCase()];
     case "references-missing":
       return [doubt.code, doubt.fields];
+    case "read-by-hand":
     case "differs":
     case "repeated":
     case "figure-in-doubt":

@@ -58,10 +58,21 @@ export function writes(item: CsvItem): boolean {
   return item.record !== null && item.state !== "same";
 }
 
+/** What stands with a figure of a feed that was set aside. */
+const SET_ASIDE = "set aside when the feed was taken in";
+
+/** Whether an item, where it is not taken, is kept as counting for nothing: a figure of a feed, which comes again each time it is asked. */
+export function isSetAside({ record, state, doubts }: CsvItem): boolean {
+  const source = (record as Partial<Reading> | null)?.source;
+  const isRepeated = doubts.some(({ code }) => code === "repeated");
+  return state === "new" && doubts.length > 0 && !isRepeated && source === "feed";
+}
+
 /**
  * The one change that brings in the items taken. Items refused, and those that say what the book has
  * already, are left out whatever is taken. New dated records get the next numbers in the order of
- * the table; places and people that are named and not there yet are added.
+ * the table; places and people that are named and not there yet are added. Figures of a feed that are not taken are kept as
+ * void, so that they are asked about once.
  */
 export function csvChange(
   { kind, items }: CsvPlan,
@@ -84,13 +95,20 @@ export function csvChange(
       // A machine that only brings readings stays as it is.
       return isEdit && item.fields.length === 0 ? along : [{ ...own, after: record }, ...along];
     });
+  const aside = items
+    .filter((item) => isSetAside(item) && !isTaken(item))
+    .map((item): RecordChange => {
+      const { note, ...reading } = item.record as Reading;
+      const set = { ...reading, seq: context.nextSeq(), void: true, note: note ?? SET_ASIDE };
+      return { section: "readings", id: set.id, before: null, after: set };
+    });
   const places = [...named.places.values()].map((place): RecordChange => ({
     ...{ section: "places", id: place.id, before: null, after: place },
   }));
   const people = [...named.people.values()].map((person): RecordChange => ({
     ...{ section: "people", id: person.id, before: null, after: person },
   }));
-  return { command: "bring-in-table", records: [...places, ...people, ...records] };
+  return { command: "bring-in-table", records: [...places, ...people, ...records, ...aside] };
 }
 
 /** Ids and numbers for what is written. */

@@ -4,7 +4,7 @@ import type { DifferingField } from "../mergePlan.js";
 import type { CsvKind } from "./csvColumns.js";
 import type { CsvFollowUps } from "./csvFollowUps.js";
 import { CSV_DOUBTS, csvQuestion, type CsvDoubt, type CsvIssue } from "./csvIssue.js";
-import { writes, type CsvItem, type CsvPlan, type CsvTable } from "./csvPlan.js";
+import { isSetAside, writes, type CsvItem, type CsvPlan, type CsvTable } from "./csvPlan.js";
 
 /** A figure of a dial that comes along with a machine. */
 export interface ShownFigure {
@@ -29,6 +29,8 @@ export interface DoubtQuestion {
   readonly key: string;
   /** How many items it is about. */
   readonly count: number;
+  /** How many of them are set aside for good where they are not taken: figures of a feed. */
+  readonly aside: number;
   /** The first of them. */
   readonly item: ShownItem;
 }
@@ -37,6 +39,7 @@ export interface DoubtQuestion {
 export interface DoubtGroup {
   readonly code: CsvDoubt["code"];
   readonly count: number;
+  readonly aside: number;
   /** The first of the questions they put. */
   readonly questions: readonly DoubtQuestion[];
 }
@@ -101,7 +104,7 @@ export class PlanShown {
     const sure = items.filter((item) => writes(item) && item.doubts.length === 0);
     const groups = CSV_DOUBTS.flatMap((code): DoubtGroup[] => {
       const own = items.filter((item) => writes(item) && firstDoubt(item) === code);
-      return own.length === 0 ? [] : [{ code, count: own.length, questions: this.questions(own) }];
+      return own.length === 0 ? [] : [{ code, ...counted(own), questions: this.questions(own) }];
     });
     return {
       ...{ kind, counts, groups, sure: sure.length },
@@ -128,7 +131,7 @@ export class PlanShown {
     const byKey = groupBy(items, (item) => this.keyOf(item));
     const shown = Object.entries(byKey).slice(0, SHOWN);
     return shown.flatMap(([key, own]) =>
-      this.show(own.slice(0, 1)).map((item) => ({ key, count: own.length, item })),
+      this.show(own.slice(0, 1)).map((item) => ({ key, ...counted(own), item })),
     );
   }
 
@@ -145,6 +148,14 @@ export class PlanShown {
     });
   }
 }
+
+/** How many items there are, and how many of them are set aside where they are not taken. */
+const counted = (
+  items: readonly CsvItem[],
+): { readonly count: number; readonly aside: number } => ({
+  count: items.length,
+  aside: items.filter(isSetAside).length,
+});
 
 /** The reason under which an item in doubt is shown: the weightiest. */
 function firstDoubt(item: CsvItem): CsvDoubt["code"] | null {

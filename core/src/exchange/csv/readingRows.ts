@@ -50,7 +50,10 @@ function read([cells]: readonly [CsvCells, ...CsvCells[]], names: CsvNames): Csv
     return NOTHING;
   }
   const own = { machine: machine.id, meter: meter.id, date, value };
-  const marks = { estimated: cells.yes("estimated"), confirmed: cells.yes("confirmed") };
+  const marks = {
+    ...{ estimated: cells.yes("estimated"), confirmed: cells.yes("confirmed") },
+    source: cells.word("source")?.toLowerCase() ?? null,
+  };
   return { fields: saidOnly({ ...own, ...marks, ...datedFields(cells) }), doubts };
 }
 
@@ -88,6 +91,7 @@ export const READING_ROWS: CsvShape<"readings"> = {
         unit: meter?.unit,
         estimated: yesOrNo(reading.estimated),
         confirmed: yesOrNo(reading.confirmed),
+        source: reading.source,
         ...datedCells(reading),
       }),
     ];

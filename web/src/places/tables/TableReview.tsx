@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../ui/buttons.js";
 import { CheckField } from "../../ui/fields.js";
 import { counted } from "../../words/format.js";
-import { countedKind, planWords, tableFollowUpsWords } from "../../words/tableWords.js";
+import { bringInWords, planWords, tableFollowUpsWords } from "../../words/tableWords.js";
 import type { TablePlan } from "@yonderfell/core";
 import { FollowUpsAsked } from "../shared/logging/FollowUps.js";
 import { DoubtGroups } from "./DoubtGroups.js";
@@ -11,7 +11,7 @@ import { Progress } from "../../ui/Progress.js";
 import { ShownItems } from "./ShownItems.js";
 import { useTablePlan, type OpenTable } from "./useTable.js";
 import { useTableChoices } from "./useTableChoices.js";
-import { takenCount } from "./takenCount.js";
+import { asideCount, takenCount } from "./takenCount.js";
 import { useKeepTable } from "./useKeepTable.js";
 
 /** What bringing a table in would do, the choices it asks for, and the press that does it. */
@@ -65,6 +65,7 @@ function Planned({
   const { choices, setCode, setAnswer, setLeavesRefused, setFollowUpsDone } = useTableChoices(plan);
   const { state, keep, stop } = useKeepTable(table, choices, onDone);
   const count = takenCount(plan, choices);
+  const aside = asideCount(plan, choices);
   const isStopped = plan.isRefused || (plan.counts.refused > 0 && !choices.leavesRefused);
   const isNotSaid = plan.followUps !== null && choices.followUpsDone === null;
   if (state.code === "keeping") {
@@ -89,10 +90,10 @@ function Planned({
         <button
           type="button"
           className={PRIMARY_BUTTON}
-          disabled={isStopped || count === 0 || isNotSaid}
+          disabled={isStopped || count + aside === 0 || isNotSaid}
           onClick={() => void keep()}
         >
-          Bring in {countedKind(count, plan.kind)}
+          {bringInWords(count, aside, plan.kind)}
         </button>
         {!isStopped && isNotSaid && (
           <span className="text-quiet">say above whether the follow-ups were done</span>

@@ -4,6 +4,7 @@ import { DoneNote } from "../../ui/DoneNote.js";
 import { FileButton } from "../../ui/FileButton.js";
 import { Page } from "../../ui/Page.js";
 import { FileRefused } from "../shared/bookFile/FileRefused.js";
+import { FromFeed } from "./FromFeed.js";
 import { TakenFor } from "./TakenFor.js";
 import { TableReview } from "./TableReview.js";
 import { useTable } from "./useTable.js";
@@ -11,7 +12,8 @@ import { WriteOut } from "./WriteOut.js";
 
 /** Tables of a spreadsheet in and out: machines, readings, tasks, parts and entries. */
 export default function TablesPage(): ReactElement {
-  const { state, choose, setKind, setColumn, setFormat, guessAnew, forget } = useTable();
+  const { state, choose, chooseFeed, setKind, setColumn, setFormat, guessAnew, forget } =
+    useTable();
   const [done, setDone] = useState("");
   const take = (file: File): void => {
     setDone("");
@@ -58,7 +60,10 @@ export default function TablesPage(): ReactElement {
           <TableReview key={state.table.file} table={state.table} onDone={finish} />
         </div>
       ) : (
-        <WriteOut />
+        <>
+          <FromFeed onFiles={(files) => void chooseFeed(files)} />
+          <WriteOut />
+        </>
       )}
     </Page>
   );

@@ -8,8 +8,9 @@ import { DoubtGroups } from "./DoubtGroups.js";
 import { Progress } from "../../ui/Progress.js";
 import { TakenFor } from "./TakenFor.js";
 import { rememberedReading, rememberReading } from "./rememberedReadings.js";
-import { takenCount } from "./takenCount.js";
+import { asideCount, takenCount } from "./takenCount.js";
 import type { OpenTable } from "./useTable.js";
+import { bringInWords } from "../../words/tableWords.js";
 import { useTableChoices } from "./useTableChoices.js";
 
 const item = (row: number, doubts: ShownItem["doubts"]): ShownItem => ({
@@ -17,18 +18,23 @@ const item = (row: number, doubts: ShownItem["doubts"]): ShownItem => ({
 });
 const FUTURE: DoubtGroup = {
   code: "in-future",
-  count: 3,
+  ...{ count: 3, aside: 3 },
   questions: [
-    { key: "a", count: 1, item: item(2, [{ code: "in-future", date: "2030-01-01" }]) },
-    { key: "b", count: 1, item: item(3, [{ code: "in-future", date: "2030-01-02" }]) },
+    { key: "a", count: 1, aside: 1, item: item(2, [{ code: "in-future", date: "2030-01-01" }]) },
+    { key: "b", count: 1, aside: 1, item: item(3, [{ code: "in-future", date: "2030-01-02" }]) },
   ],
 };
 const PLACES: DoubtGroup = {
   code: "place-unknown",
-  count: 5,
+  ...{ count: 5, aside: 0 },
   questions: [
-    { key: "p", count: 4, item: item(9, [{ code: "place-unknown", name: "Moor barn" }]) },
-    { key: "q", count: 1, item: item(14, [{ code: "place-unknown", name: "Ferry yard" }]) },
+    { key: "p", count: 4, aside: 0, item: item(9, [{ code: "place-unknown", name: "Moor barn" }]) },
+    {
+      key: "q",
+      count: 1,
+      aside: 0,
+      item: item(14, [{ code: "place-unknown", name: "Ferry yard" }]),
+    },
   ],
 };
 const PLAN: TablePlan = {
@@ -47,6 +53,18 @@ function Choosing(): ReactElement {
     </>
   );
 }
+
+test("what of a feed is not taken is set aside, and the press says so", () => {
+  const none = { codes: [], answers: new Map(), leavesRefused: false, followUpsDone: null };
+  expect(asideCount(PLAN, none)).toBe(3);
+  expect(asideCount(PLAN, { ...none, answers: new Map([["a", true]]) })).toBe(2);
+  expect(asideCount(PLAN, { ...none, codes: ["in-future"] })).toBe(0);
+  const one = { ...none, codes: ["in-future"] as const, answers: new Map([["b", false]]) };
+  expect(asideCount(PLAN, one)).toBe(1);
+  expect(bringInWords(5, 0, "readings")).toBe("Bring in 5\u00a0readings");
+  expect(bringInWords(5, 2, "readings")).toBe("Bring in 5\u00a0readings, set 2 aside");
+  expect(bringInWords(0, 2, "readings")).toBe("Set 2 aside");
+});
 
 test("what is in doubt is taken by its reason or row by row, and counted as it is chosen", async () => {
   const user = userEvent.setup();

@@ -1,4 +1,11 @@
-import type { CsvColumns, CsvFormat, CsvGuess, CsvKind, CsvReading } from "@yonderfell/core";
+import type {
+  CsvColumns,
+  CsvFormat,
+  CsvGuess,
+  CsvKind,
+  CsvReading,
+  Result,
+} from "@yonderfell/core";
 import { proxy } from "comlink";
 import { useEffect, useState } from "react";
 import { useBook } from "../../session/openBook.js";
@@ -34,6 +41,9 @@ export type PlanState =
   | { readonly code: "planned"; readonly plan: TablePlan }
   | { readonly code: "stopped" }
   | { readonly code: "failed"; readonly reason: string };
+
+const NO_FEED_FILES =
+  "(the folder): expected files that end in .csv, .jsonl, .ndjson, .json or .txt";
 
 const habits = (): { dates: "dmy"; decimal: "." | "," } => ({
   dates: "dmy",
@@ -71,17 +81,31 @@ function withColumn(columns: CsvColumns, index: number, key: string | null): Csv
 // eslint-disable-next-line @typescript-eslint/explicit-module-boundary-types -- the parts are named above
 export function useTable() {
   const [state, setState] = useState<TableState>({ code: "none" });
-  const choose = async (file: File): Promise<void> => {
-    const { name } = file;
+  const open = async (
+    name: string,
+    look: () => Promise<Result<OpenedTable, string>>,
+  ): Promise<void> => {
     setState({ code: "opening", file: name });
     try {
-      const looked = await tables().look(file, habits());
+      const looked = await look();
       if (!looked.ok) return setState({ code: "refused", file: name, reasons: looked.issues });
       const { value } = looked;
       setState({ code: "open", table: asRemembered(tableOf(name, value, value.guess)) });
     } catch (error) {
       setState({ code: "refused", file: name, reasons: [errorWords(error)] });
     }
+  };
+  const choose = (file: File): Promise<void> =>
+    open(file.name, () => tables().look(file, habits()));
+  /** Files of a meter feed, as one table. */
+  const chooseFeed = async (files: readonly File[]): Promise<void> => {
+    const [first, ...others] = files;
+    if (first === undefined) {
+      setState({ code: "refused", file: "The folder", reasons: [NO_FEED_FILES] });
+      return;
+    }
+    const name = others.length === 0 ? first.name : `${first.name} and ${others.length} more`;
+    await open(name, () => tables().lookAtFeed(files, habits()));
   };
   const change = (patch: (table: OpenTable) => OpenTable): void =>
     setState((now) => (now.code === "open" ? { ...now, table: patch(now.table) } : now));
@@ -112,7 +136,7 @@ export function useTable() {
     }));
   const guessAnew = (): void => change(({ file, opened }) => tableOf(file, opened, opened.guess));
   const forget = (): void => setState({ code: "none" });
-  return { state, choose, setKind, setColumn, setFormat, guessAnew, forget };
+  return { state, choose, chooseFeed, setKind, setColumn, setFormat, guessAnew, forget };
 }
 
 /** What a table would do to the open book: reckoned beside the page, anew whenever what it is taken for changes. */

@@ -1,4 +1,4 @@
-import type { Meter, Task } from "@yonderfell/core";
+import type { Meter, Reading, Task } from "@yonderfell/core";
 import { entryTitle } from "../../words/entryWords.js";
 import { dialFigureWithUnit, sentence } from "../../words/format.js";
 import type { HistoryItem } from "./history.js";
@@ -18,9 +18,22 @@ export function titleOf(item: HistoryItem, tasks: readonly Task[]): string {
       return sentence(entryTitle(item.record, nameOf) || "note");
     }
     case "readings":
-      return item.record.estimated === true ? "Meter reckoned" : "Meter read";
+      return readingTitle(item.record);
     case "meterChanges":
       return "Meter replaced";
+  }
+}
+
+/** How a figure came into the book: read, reckoned, or told by a feed or a plug. */
+function readingTitle({ estimated, source }: Reading): string {
+  if (estimated === true) return "Meter reckoned";
+  switch (source ?? "dial") {
+    case "dial":
+      return "Meter read";
+    case "feed":
+      return "Told by the feed";
+    case "plug":
+      return "Told by the plug";
   }
 }
 
