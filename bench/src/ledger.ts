@@ -1,6 +1,7 @@
 import {
   dayOf,
   issueRecord,
+  learning,
   logOf,
   makeRecord,
   onTime,
@@ -10,7 +11,7 @@ import {
   type MachineId,
 } from "@yonderfell/core";
 import { report } from "./browser.js";
-import { largeBook } from "./largeBook.js";
+import { largeBook, LARGE } from "./largeBook.js";
 import { medianTimes } from "./median.js";
 
 const TODAY = dayOf("2026-11-23");
@@ -53,4 +54,9 @@ export function measureLedger(parse: number): void {
     1,
   );
   report("200,000 entries of the log sorted by cost and summed", sorted, MOST_LOG_MS);
+  const fleet = largeBook(LARGE, TODAY);
+  const [learned = 0] = medianTimes([() => void learning(fleet, TODAY, null)], 3, 1);
+  console.log(
+    `what 1,000 machines teach: ${(learned / parse).toFixed(2)} × JSON.parse of the large book`,
+  );
 }

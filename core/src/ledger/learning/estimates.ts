@@ -89,7 +89,9 @@ export function estimatesBeside(
   for (const one of entries) {
     const task = only(one.record);
     if (task === null || one.record.assumed === true || minutesWorked(one.record) === 0) continue;
-    byTask.set(task, [...(byTask.get(task) ?? []), one]);
+    const own = byTask.get(task);
+    if (own === undefined) byTask.set(task, [one]);
+    else own.push(one);
   }
   return tasks.flatMap((task) => {
     const own = byTask.get(task.id) ?? [];

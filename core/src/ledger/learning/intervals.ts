@@ -1,17 +1,22 @@
 import type { Entry } from "../../book/records/entry.js";
 import type { Finding } from "../../book/records/finding.js";
 import type { Fluid } from "../../book/records/fluid.js";
-import type { EntryId, FindingId, MeterId } from "../../book/records/ids.js";
+import type { EntryId, FindingId, FluidId, MeterId } from "../../book/records/ids.js";
 import type { Job } from "../../book/records/job.js";
 import type { Machine } from "../../book/records/machine.js";
 import type { Sample } from "../../book/records/sample.js";
 import type { Task } from "../../book/records/task.js";
-import type { CurrentRecord } from "../../book/slice/currentRecords.js";
+import { byDate, type CurrentRecord } from "../../book/slice/currentRecords.js";
 import { dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { limitsOfKind } from "../../limit/limit.js";
 import type { Verdict } from "../../inspect/verdict.js";
 import type { MeterReckoning } from "../../meter/reckonMeter.js";
-import { judgeSamples, samplesOf, type SampleAdvice } from "../../samples/judgeSample.js";
+import {
+  judgeSamples,
+  samplesOf,
+  type JudgedSample,
+  type SampleAdvice,
+} from "../../samples/judgeSample.js";
 import { completionLife, isLater, type Completion } from "../../schedule/completion.js";
 import { intervalsOn } from "../../schedule/takenInterval.js";
 import { limitsInForce } from "../../schedule/taskDue.js";
@@ -72,6 +77,28 @@ export interface IntervalSource {
   readonly today: DayNumber;
 }
 
+/** The same with what is asked of it turn by turn gathered once. */
+interface Gathered extends IntervalSource {
+  /** Entries that tested a task. */
+  readonly tests: readonly CurrentRecord<Entry>[];
+  /** The judged samples of a fluid, the oldest first. */
+  readonly judged: (fluid: FluidId) => readonly JudgedSample[];
+}
+
+function gathered(source: IntervalSource): Gathered {
+  const known = new Map<FluidId, readonly JudgedSample[]>();
+  const { entries, samples, machine } = source;
+  return {
+    ...source,
+    tests: entries.filter(({ record }) => (record.lookAgain ?? []).length > 0),
+    judged: (fluid) => {
+      const found = known.get(fluid) ?? judgeSamples(samplesOf(samples, fluid), machine);
+      known.set(fluid, found);
+      return found;
+    },
+  };
+}
+
 /** A turn that ran past its interval by more than this share of it (or its grace) is late, one that ran less than the other share is early. */
 const LATE = 1.1;
 const EARLY = 0.8;
@@ -114,14 +141,9 @@ function findingsOf(task: Task, entry: Entry, { findings, fluids }: IntervalSour
 }
 
 /** The last sample of the task's fluids between two turns. */
-function sampleOf(
-  task: Task,
-  { machine, samples }: IntervalSource,
-  after: DayNumber,
-  upTo: DayNumber,
-): Evidence[] {
+function sampleOf(task: Task, { judged }: Gathered, after: DayNumber, upTo: DayNumber): Evidence[] {
   return (task.uses ?? []).flatMap(({ fluid }): Evidence[] => {
-    const last = judgeSamples(samplesOf(samples, fluid), machine).findLast(({ sample }) => {
+    const last = judged(fluid).findLast(({ sample }) => {
       const day = dayOf(sample.date);
       return day > after && day <= upTo;
     });
@@ -130,8 +152,8 @@ function sampleOf(
 }
 
 /** Tests between two turns that found the task sound and put it off. */
-function testsOf(task: Task, from: Completion, to: Completion, source: IntervalSource): Evidence[] {
-  return source.entries
+function testsOf(task: Task, from: Completion, to: Completion, { tests }: Gathered): Evidence[] {
+  return tests
     .filter((one) => isLater(one, from) && isLater(to, one))
     .flatMap(({ record }) =>
       (record.lookAgain ?? [])
@@ -164,11 +186,11 @@ function turnsSeen(
   task: Task,
   { every, grace }: { readonly every: number; readonly grace: number },
   meter: MeterReckoning,
-  source: IntervalSource,
+  source: Gathered,
 ): TurnSeen[] {
   const done = source.entries
     .filter(({ day, record }) => day <= source.today && (record.tasks ?? []).includes(task.id))
-    .toSorted((one, other) => (isLater(one, other) ? 1 : -1));
+    .toSorted(byDate);
   return done.slice(1).flatMap((turn, at): TurnSeen[] => {
     const before = done[at];
     if (before === undefined || turn.record.assumed === true) return [];
@@ -200,6 +222,7 @@ export function intervalsSeen(
   source: IntervalSource,
   since: (task: Task, meter: MeterId) => DayNumber | null,
 ): IntervalSeen[] {
+  const own = gathered(source);
   return source.tasks.flatMap((task): IntervalSeen[] => {
     const [limit] = limitsOfKind(limitsInForce(task, source.machine).limits, "meter").filter(
       ({ every }) => every !== null,
@@ -208,7 +231,7 @@ export function intervalsSeen(
     if (limit === undefined || meter === undefined) return [];
     const { every, maker } = intervalsOn(task, source.machine, limit.meter);
     if (every === null) return [];
-    const turns = turnsSeen(task, { every, grace: limit.grace ?? 0 }, meter, source);
+    const turns = turnsSeen(task, { every, grace: limit.grace ?? 0 }, meter, own);
     if (turns.length === 0) return [];
     const from = since(task, limit.meter);
     const findings = turns

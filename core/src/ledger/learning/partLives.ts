@@ -91,9 +91,11 @@ export function partLivesOn(
   for (const one of entries.toSorted(byDate)) {
     for (const { part, from } of one.record.parts ?? []) {
       const line = lineOf(part);
-      const before = fittings.get(line) ?? [];
-      if (before.at(-1)?.one.day === one.day) continue;
-      fittings.set(line, [...before, { part, source: sourceOf(part, from, one.day), one }]);
+      const before = fittings.get(line);
+      if (before?.at(-1)?.one.day === one.day) continue;
+      const fitted = { part, source: sourceOf(part, from, one.day), one };
+      if (before === undefined) fittings.set(line, [fitted]);
+      else before.push(fitted);
     }
   }
   return [...fittings.values()].flatMap((all) =>
