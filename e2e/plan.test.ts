@@ -119,9 +119,10 @@ test("schools stand side by side as table and chart, and say what they leave out
 
 test("schools are laid beside what was done over the years that are kept, and tests say what they found", async () => {
   const { page } = app();
-  await go(page, "yard/m-minibus/plan/schools");
-  await waitForWords(page, "Together");
-  await page.select("::-p-aria([name='Over'])", "back");
+  await go(page, "yard/m-minibus/costs");
+  await waitForWords(page, "What each school would have asked for");
+  await page.focus("main a[href*='over=back']");
+  await page.keyboard.press("Enter");
   await waitForWords(page, "as it was done");
   const heads = await page.$$eval("main thead th", (all) => all.map((one) => one.textContent));
   expect(heads.at(-1)).toBe("as it was done");
@@ -130,6 +131,9 @@ test("schools are laid beside what was done over the years that are kept, and te
   expect(words).toMatch(/Tested sound, and put off\n+\d+ \w+ \d{4} Brake fluid/);
   const done = await page.$$eval("main tbody tr:first-child td", (all) => all.at(-1)?.textContent);
   expect(Number(done)).toBeGreaterThan(0);
+  await page.select("::-p-aria([name='Over'])", "2");
+  await waitForWords(page, "at the machine’s present pace");
+  expect(page.url()).toContain("over=2");
 });
 
 test("a raised code makes its tasks due, and stays open until all is logged and it is reset", async () => {

@@ -17,6 +17,8 @@ import type { ConsumptionTrend } from "./consumption.js";
 const BY_EXPERIENCE = "by experience";
 /** Capacities are written down to a hundredth of a litre. */
 const HUNDREDTHS = 100;
+/** What a machine has run is told to a tenth. */
+const TENTHS = 10;
 
 /** What a person answers with a proposal. */
 interface Answered {
@@ -52,15 +54,15 @@ type Changed = Slice<"tasks" | "fluids" | "findings" | "lessons">;
 
 /** The finding that a system takes much more than it used to, to be looked into at the next visit. */
 function foundToTake(
-  { system, meter, spans }: ConsumptionTrend,
+  { system, meter, spans, soFar }: ConsumptionTrend,
   { machines: [machine] }: Changed,
   said: string,
   { today, newId }: CommandContext,
 ): Finding {
-  const life = spans.at(-1)?.to;
+  const life = soFar?.to ?? spans.at(-1)?.to;
   return {
     ...{ id: newId() as Finding["id"], machine: machine.id, kind: "consumption" },
-    ...(life === undefined ? {} : { life: { [meter.id]: life } }),
+    ...(life === undefined ? {} : { life: { [meter.id]: Math.round(life * TENTHS) / TENTHS } }),
     ...{ found: formatDay(today), what: "Takes more than it used to", where: system },
     ...{ verdict: "attend", evidence: said, todo: "find where it goes before it is filled again" },
     also: [

@@ -323,7 +323,7 @@ test("consumption that has doubled is made a finding to be looked into", () => {
     topUp(`t${at}`, `${2020 + at}-06-01`, at * 10_000 + 5000, at === 4 ? 1.2 : 0.5),
   ]);
   const of = book([...entries, changed("e5", "2025-01-01", 50_000, L(5))], {
-    readings: [read("2025-06-01", 55_000)],
+    readings: [read("2025-06-01", 55_000), read("2026-06-01", 58_000.04)],
   });
   const proposal = only(of);
   expect(proposal).toMatchObject({ about: "consumption", trend: { usual: 0.05 } });
@@ -331,7 +331,7 @@ test("consumption that has doubled is made a finding to be looked into", () => {
   const after = applyChange(of, changeOf(takeProposal(slice(of), { proposal, said }, context())));
   expect(valid(after)).toBe(true);
   expect(after.findings).toMatchObject([
-    { kind: "consumption", where: "Engine", evidence: said, life: { odo: 50_000 } },
+    { kind: "consumption", where: "Engine", evidence: said, life: { odo: 58_000 } },
   ]);
   expect(takeProposal(slice(after), { proposal, said }, context())).toMatchObject({ ok: false });
   expect(open(after)).toEqual([]);

@@ -7,7 +7,8 @@ import {
   type Hindsight,
   type SchoolSum,
 } from "@yonderfell/core";
-import { lazy, Suspense, useMemo, useState, type ReactElement } from "react";
+import { lazy, Suspense, useMemo, type ReactElement } from "react";
+import { useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { SelectField } from "../../../ui/fields.js";
 import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
@@ -51,7 +52,9 @@ function lookedAt(source: WorkSource, look: Look, today: Hindsight["to"]): Looke
 
 function Schools({ source }: { readonly source: WorkSource }): ReactElement {
   const today = useAppSelector((state) => state.session.today);
-  const [look, setLook] = useState<Look>("5");
+  const [search, setSearch] = useSearchParams();
+  const [look] = LOOKS.find(([one]) => one === search.get("over")) ?? ["5" as const];
+  const setLook = (over: Look): void => setSearch({ over }, { replace: true });
   const { book, settings } = source;
   const looked = useMemo(() => lookedAt(source, look, today), [source, look, today]);
   const currency = settings?.currency ?? "";
