@@ -85,6 +85,8 @@ test("a proposal is done, put off, and set aside for good, each in one press tha
   await waitForProposal(ENGINE, true);
   await answer(`Not now: 12 ${ENGINE}`);
   await waitForProposal(ENGINE, false);
+  // What was pressed is gone: the focus is not lost with it.
+  await page.waitForFunction(() => document.activeElement?.id === "proposed");
   await waitForWords(page, "it comes again in 90 days");
   await answer(`Bring it back: 12 ${ENGINE}`);
   await waitForProposal(ENGINE, true);

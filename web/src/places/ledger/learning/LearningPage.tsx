@@ -7,6 +7,7 @@ import { LedgerPage } from "../LedgerPage.js";
 import { OfMachine } from "./OfMachine.js";
 import { PartLivesTable } from "./PartLivesTable.js";
 import { Aside, Proposals } from "./Proposals.js";
+import { useFocusKept } from "./useFocusKept.js";
 import { useAnswering, useLearning } from "./useLearning.js";
 
 const ALL = "";
@@ -21,6 +22,7 @@ export default function LearningPage(): ReactElement {
   const answering = useAnswering();
   // What was told of another machine is not shown under this one's name.
   const learned = answer?.machine === (machine?.id ?? null) ? answer.learned : null;
+  const heading = useFocusKept(learned);
   return (
     <LedgerPage
       title={machine === null ? "Learning" : `${machine.tag} ${machine.name}: learning`}
@@ -47,7 +49,7 @@ export default function LearningPage(): ReactElement {
       {learned === null && failure === "" && <p className="py-6 text-quiet">Reckoning.</p>}
       {learned !== null && (
         <>
-          <Proposals open={learned.learning.open} answering={answering} />
+          <Proposals open={learned.learning.open} answering={answering} heading={heading} />
           {learned.learning.of !== null && machine !== null && (
             <OfMachine of={learned.learning.of} machine={machine} answering={answering} />
           )}

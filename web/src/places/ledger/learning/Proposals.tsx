@@ -1,5 +1,5 @@
 import type { BoardMachine, Machine, Proposal, ProposalStanding } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import { useState, type ReactElement, type RefObject } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -37,9 +37,12 @@ const machineOf = (machines: readonly BoardMachine[], proposal: Proposal): Machi
 export function Proposals({
   open,
   answering,
+  heading,
 }: {
   readonly open: readonly ProposalStanding[];
   readonly answering: Answering;
+  /** Has the focus where what had it was answered and is gone. */
+  readonly heading: RefObject<HTMLHeadingElement | null>;
 }): ReactElement {
   const machines = useAppSelector((state) => state.board.machines);
   const hand = useTableFile();
@@ -58,7 +61,7 @@ export function Proposals({
   return (
     <section aria-labelledby="proposed" className="mt-3">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <h2 id="proposed" className="text-large font-bold">
+        <h2 id="proposed" ref={heading} tabIndex={-1} className="text-large font-bold">
           {open.length === 0 ? "Nothing is proposed" : "Proposed"}
         </h2>
         <p className="text-quiet">
