@@ -85,7 +85,7 @@ test("an oil change from the board to the finished entry, in at most thirty inte
   await act(press(page, "Save in the log"));
   await waitForWords(page, "Saved in the log.");
   expect(interactions).toBeLessThanOrEqual(30);
-  await waitForWords(page, "3.7 L learned from");
+  await waitForWords(page, "L learned from 4 fills");
   expect(await wordsOf(page, "main")).toMatch(/Waste\s+oil[\s\S]*3.6 L more/);
   await go(page, "yard/m-hatch");
   await waitForWords(page, "3.7 L");

@@ -250,9 +250,10 @@ test("a year's budget is kept with the book and stands beside what was spent and
   const { page, address } = app();
   await go(page, "ledger/ahead");
   await waitForWords(page, "What waits, as a sum");
-  await write(page, "What may be spent", "9000");
-  await press(page, "Keep it");
   await waitForWords(page, "to come by the end of the year");
+  await write(page, "Another budget", "9000");
+  await press(page, "Keep it");
+  await waitForWords(page, "9 000.00 cr: ");
   const { settings } = JSON.parse(await exportedText(page, address)) as Book;
-  expect(Object.values(settings?.budgets ?? {})).toEqual([9000]);
+  expect(Object.values(settings?.budgets ?? {})).toEqual([9000, 6500]);
 });

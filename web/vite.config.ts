@@ -39,7 +39,7 @@ const FIRST_SIGHT = {
       ...ONE_DEXIE.codeSplitting.groups,
       {
         name: "small",
-        test: /(change\/result|data\/newId|slice\/crossing|references\/ownerOf)\.ts$/,
+        test: /(change\/result|data\/newId|slice\/crossing|references\/ownerOf|session\/notify|session\/openBook|\/useOneAtATime|\/useIdle|\/useTheme)\.tsx?$/,
       },
     ],
   },

@@ -70,7 +70,7 @@ export function demonstrationBook(today: DayNumber): Book {
 /** What may be spent this year and the next. */
 function budgetsOn(today: DayNumber): Readonly<Record<string, number>> {
   const year = Number(formatDay(today).slice(0, 4));
-  return { [year]: 11_000, [year + 1]: 11_500 };
+  return { [year]: 6000, [year + 1]: 6500 };
 }
 
 /** A proposal was set aside for good. */
