@@ -1,6 +1,7 @@
 import { readBook } from "@yonderfell/core";
+import Papa from "papaparse";
 import { openDemonstration, waitForWords, wordsOf } from "./application.js";
-import { exportedText, press, typedDaysAgo, write, go } from "./steps.js";
+import { exportedText, go, press, textDownloadedBy, typedDaysAgo, write } from "./steps.js";
 import { usedApplication } from "./usedApplication.js";
 
 const app = usedApplication();
@@ -131,6 +132,14 @@ test("schools are laid beside what was done over the years that are kept, and te
   expect(words).toMatch(/Tested sound, and put off\n+\d+ \w+ \d{4} Brake fluid/);
   const done = await page.$$eval("main tbody tr:first-child td", (all) => all.at(-1)?.textContent);
   expect(Number(done)).toBeGreaterThan(0);
+  const table = Papa.parse<string[]>(
+    await textDownloadedBy(page, () => press(page, "As a table")),
+    {
+      skipEmptyLines: true,
+    },
+  ).data;
+  expect(table[0]?.at(-1)).toBe("as it was done");
+  expect(table[1]?.at(-1)).toBe(done);
   await page.select("::-p-aria([name='Over'])", "2");
   await waitForWords(page, "at the machine’s present pace");
   expect(page.url()).toContain("over=2");

@@ -12,12 +12,21 @@ import { useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { SelectField } from "../../../ui/fields.js";
 import { useWorkSource, type WorkSource } from "../../../session/useWorkSource.js";
+import { TableButton } from "../../shared/TakeAwayButtons.js";
+import { useTableFile } from "../../shared/useTableFile.js";
 import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { SchoolsTable } from "./SchoolsTable.js";
 import { Term } from "../../../ui/Term.js";
 import { again } from "../../../ui/again.js";
 import { TestsOfYears } from "./TestsOfYears.js";
-import { AS_DONE, hindsightWords, LOOKS, NOTHING_KEPT, type Look } from "./schoolsWords.js";
+import {
+  AS_DONE,
+  hindsightWords,
+  LOOKS,
+  NOTHING_KEPT,
+  schoolRows,
+  type Look,
+} from "./schoolsWords.js";
 
 const SchoolsChart = lazy(again(() => import("./SchoolsChart.js")));
 
@@ -58,6 +67,7 @@ function Schools({ source }: { readonly source: WorkSource }): ReactElement {
   const { book, settings } = source;
   const looked = useMemo(() => lookedAt(source, look, today), [source, look, today]);
   const currency = settings?.currency ?? "";
+  const hand = useTableFile();
   return (
     <section aria-labelledby="schools">
       <div className="mb-3 flex flex-wrap items-end gap-x-6">
@@ -67,6 +77,13 @@ function Schools({ source }: { readonly source: WorkSource }): ReactElement {
         <div className="w-56">
           <SelectField label="Over" choices={LOOKS} value={look} onChange={setLook} />
         </div>
+        <TableButton
+          isReady={looked !== null}
+          onPress={() =>
+            looked !== null &&
+            hand(`schools of ${book.machines[0].tag}`, schoolRows(looked.sums, book.tasks))
+          }
+        />
         <p className="max-w-[64ch] text-fine text-quiet">
           Each <Term word="school" /> followed throughout, every <Term word="turn" /> done when it
           falls due{looked?.back ? hindsightWords(looked.back) : ", at the machine’s present pace"}.

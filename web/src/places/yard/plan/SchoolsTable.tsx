@@ -3,15 +3,12 @@ import type { ReactElement } from "react";
 import { counted, figure } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
 import { limitsSentence } from "../../../words/taskWords.js";
-import { AS_DONE } from "./schoolsWords.js";
+import { AS_DONE, togetherOf } from "./schoolsWords.js";
 
 const HEAD = "border-b border-rule py-2 pl-6 text-right font-semibold";
 const CELL = "border-b border-hairline py-2 pl-6 text-right align-top tabular-nums";
 const NAME = "border-b border-hairline py-2 text-left align-top font-medium";
 const MINUTES_AN_HOUR = 60;
-
-const totalOf = ({ money: { parts, fluids, labour } }: SchoolSum): number =>
-  parts + fluids + labour;
 
 type Line = readonly [string, (sum: SchoolSum) => string];
 
@@ -24,7 +21,7 @@ function linesOf(currency: string): readonly Line[] {
     ["Parts", (sum) => money(sum.money.parts, currency)],
     ["Fluids", (sum) => money(sum.money.fluids, currency)],
     ["Own time", (sum) => money(sum.money.labour, currency)],
-    ["Together", (sum) => money(totalOf(sum), currency)],
+    ["Together", (sum) => money(togetherOf(sum), currency)],
   ];
 }
 
