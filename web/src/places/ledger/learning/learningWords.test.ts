@@ -11,9 +11,12 @@ import {
 import {
   adviceWords,
   answerWords,
+  between,
   capacityReason,
   evidenceWords,
   lifeWords,
+  litres,
+  minutes,
   offWords,
   proposalReason,
   proposalTitle,
@@ -95,6 +98,8 @@ test("what fills say stands beside each source, the own figure left out", () => 
     "The middle of 3 fills to the mark: each time 5.00 L. Nothing is written down.",
   );
   expect(offWords(null)).toBe("not comparable");
+  expect(between(5, 5.1, litres)).toBe("5.00 to 5.10 L");
+  expect(between(35, 50, minutes)).toBe("35 to 50 min");
 });
 
 test("what is usual is not said of too few spans, and how many there are is", () => {

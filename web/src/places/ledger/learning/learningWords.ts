@@ -23,9 +23,10 @@ const NONE = "none";
 /** Litres to a hundredth, as fills are told. */
 export const litres = (value: number): string => `${figure(value, 2)} L`;
 export const minutes = (value: number): string => `${figure(value)} min`;
+const withoutUnit = (words: string): string => words.slice(0, words.lastIndexOf(" "));
 /** A range, or the one figure that it is. */
 export const between = (low: number, high: number, words: (value: number) => string): string =>
-  low === high ? words(low) : `${figure(low, low % 1 === 0 ? 0 : 2)} to ${words(high)}`;
+  low === high ? words(low) : `${withoutUnit(words(low))} to ${words(high)}`;
 
 const rangeWords = (...of: Parameters<typeof between>): string =>
   `${of[0] === of[1] ? "each time " : ""}${between(...of)}`;
