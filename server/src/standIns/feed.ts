@@ -129,7 +129,7 @@ export function simulatedFeed(): Router {
     const lines = read.flatMap((box, place) =>
       box === null ? [] : linesOf(box, place, dayOf(until)),
     );
-    response.set("Cache-Control", "no-store").set("X-Simulated", NAME);
+    response.set("Cache-Control", "no-store");
     if (as === "csv") response.type("text/csv").send(asCsv(lines));
     else response.type("application/x-ndjson").send(asJsonLines(lines));
   });

@@ -39,24 +39,29 @@ function separatorOf(text: string): string {
   return SEPARATORS.reduce((best, sign) => (count(sign) > count(best) ? sign : best));
 }
 
+const LINE_EXPECTED = "a JSON object on a line of its own";
+
+/** The object that a line of JSON is; null where it is none. */
+function objectIn(line: string): Record<string, unknown> | null {
+  try {
+    const value: unknown = JSON.parse(line);
+    const isObject = typeof value === "object" && value !== null && !Array.isArray(value);
+    return isObject ? (value as Record<string, unknown>) : null;
+  } catch {
+    return null;
+  }
+}
+
 /** Lines of JSON, an object each, as rows under the names of their fields. */
 function tableOfJsonLines(text: string): CsvTable {
-  const lines = text.split(/\r?\n/);
   const broken: { row: number; expected: string }[] = [];
-  const read = lines.flatMap((line, at): Record<string, unknown>[] => {
-    if (line.trim() === "") return [];
-    try {
-      const value: unknown = JSON.parse(line);
-      if (typeof value === "object" && value !== null && !Array.isArray(value)) {
-        return [value as Record<string, unknown>];
-      }
-    } catch {
-      // Told below, with its line.
-    }
-    // The row of the headings is not in the file.
-    broken.push({ row: at + 2, expected: "a JSON object on a line of its own" });
-    return [{}];
-  });
+  const read: Record<string, unknown>[] = [];
+  for (const line of text.split(/\r?\n/).filter((one) => one.trim() !== "")) {
+    const value = objectIn(line);
+    // Counted as a spreadsheet would: the row of the headings is the first.
+    if (value === null) broken.push({ row: read.length + 2, expected: LINE_EXPECTED });
+    read.push(value ?? {});
+  }
   const headings = [...new Set(read.flatMap((one) => Object.keys(one)))];
   const cell = (value: unknown): string =>
     typeof value === "string"

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { dateField, nameField, textField } from "./fields.js";
+import { dateField, textField } from "./fields.js";
 import { fluidIdField, lessonIdField, machineIdField, meterIdField, taskIdField } from "./ids.js";
 import { revisionField } from "./revisionField.js";
 
@@ -24,8 +24,6 @@ export const lessonSchema = z.looseObject(
     condition: textField.nullish(),
     answer: z.enum(LESSON_ANSWERS, LESSON_ANSWERS.join(", ")),
     on: dateField,
-    /** The id of a person the book knows, else words. */
-    by: nameField.nullish(),
     /** What was proposed, in words as they were then. */
     said: textField.nullish(),
     revision: revisionField,

@@ -3,7 +3,7 @@ import type { Finding } from "../../book/records/finding.js";
 import type { Fluid } from "../../book/records/fluid.js";
 import type { EntryId, FindingId, FluidId, MeterId } from "../../book/records/ids.js";
 import type { Job } from "../../book/records/job.js";
-import type { Machine } from "../../book/records/machine.js";
+import type { Machine, Meter } from "../../book/records/machine.js";
 import type { Sample } from "../../book/records/sample.js";
 import type { Task } from "../../book/records/task.js";
 import { byDate, type CurrentRecord } from "../../book/slice/currentRecords.js";
@@ -48,14 +48,19 @@ export interface TurnSeen {
   readonly run: number;
   readonly found: AsFound;
   readonly evidence: readonly Evidence[];
-  /** It was worse, but the turn came so late that its interval is not to blame: it counts for nothing. */
-  readonly isLate: boolean;
+  /**
+   * Why it counts for nothing; null where it counts. It was worse, but came so `late` that its interval is not to blame; or it was
+   * `before` the interval was last changed by what was learned.
+   */
+  readonly leftOut: "late" | "before" | null;
 }
 
 /** What the turns of a task say of its interval on a meter. */
 export interface IntervalSeen {
   readonly task: Task;
   readonly meter: MeterId;
+  /** In which it and the runs are counted. */
+  readonly unit: Meter["unit"];
   readonly every: number;
   /** What the handbook gives on the meter; null where it gives none. */
   readonly maker: number | null;
@@ -187,6 +192,7 @@ function turnsSeen(
   { every, grace }: { readonly every: number; readonly grace: number },
   meter: MeterReckoning,
   source: Gathered,
+  since: DayNumber | null,
 ): TurnSeen[] {
   const done = source.entries
     .filter(({ day, record }) => day <= source.today && (record.tasks ?? []).includes(task.id))
@@ -206,7 +212,9 @@ function turnsSeen(
     const run = to - from;
     const found = togetherOf(evidence, isBelow(run, every * EARLY));
     const isLate = found === "worse" && isAbove(run, Math.max(every * LATE, every + grace));
-    return [{ entry: turn.record.id, day: turn.day, run, found, evidence, isLate }];
+    const isBefore = since !== null && turn.day <= since;
+    const leftOut = isBefore ? "before" : isLate ? "late" : null;
+    return [{ entry: turn.record.id, day: turn.day, run, found, evidence, leftOut }];
   });
 }
 
@@ -231,14 +239,18 @@ export function intervalsSeen(
     if (limit === undefined || meter === undefined) return [];
     const { every, maker } = intervalsOn(task, source.machine, limit.meter);
     if (every === null) return [];
-    const turns = turnsSeen(task, { every, grace: limit.grace ?? 0 }, meter, own);
+    const turns = turnsSeen(
+      task,
+      { every, grace: limit.grace },
+      meter,
+      own,
+      since(task, limit.meter),
+    );
     if (turns.length === 0) return [];
-    const from = since(task, limit.meter);
-    const findings = turns
-      .filter(({ isLate, day }) => !isLate && (from === null || day > from))
-      .map(({ found }) => found);
+    const findings = turns.filter(({ leftOut }) => leftOut === null).map(({ found }) => found);
     const told = intervalAdvice({ interval: every, maker, findings, step: INTERVAL_STEP });
     const advice = { ...told, to: Number(told.to.toPrecision(12)) };
-    return [{ task, meter: limit.meter, every, maker, turns, advice }];
+    const { unit } = meter.meter;
+    return [{ task, meter: limit.meter, unit, every, maker, turns, advice }];
   });
 }

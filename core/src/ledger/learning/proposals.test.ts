@@ -77,7 +77,7 @@ describe("intervals by what was found", () => {
       changed("e2", "2024-09-01", 22_000, measured("attend")),
       changed("e3", "2025-05-01", 32_000, measured("attend")),
     ];
-    expect(advised(late)?.turns.map(({ isLate }) => isLate)).toEqual([true, false]);
+    expect(advised(late)?.turns.map(({ leftOut }) => leftOut)).toEqual(["late", null]);
     expect(advised(late)?.advice.advice).toBe("keep");
   });
 
@@ -190,6 +190,8 @@ describe("what is answered", () => {
     });
     expect(after.lessons).toMatchObject([{ about: "interval", task: "oil", answer: "done" }]);
     expect(open(after)).toEqual([]);
+    const [seen] = learning(after, TODAY, VAN_ID).of?.intervals ?? [];
+    expect(seen?.turns.map(({ leftOut }) => leftOut)).toEqual(["before", "before"]);
     const later = addDays(TODAY, 400);
     const again = (odo: number, ago: number, id: string): object => ({
       ...changed(id, "2027-01-01", odo, measured("attend")),

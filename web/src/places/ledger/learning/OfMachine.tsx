@@ -9,7 +9,6 @@ import type { ReactElement } from "react";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { amount, figure, fullDate, sentence } from "../../../words/format.js";
 import { money } from "../../../words/money.js";
-import { meterUnit } from "../../../words/taskWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { Consumption } from "./Consumption.js";
 import { FigureTable } from "./FigureTable.js";
@@ -120,7 +119,7 @@ function TakeOver({
       type="button"
       className={QUIET_BUTTON}
       aria-label={`Take it over: ${label}`}
-      onClick={() => answering.take(proposal, saidWords(proposal, "km"))}
+      onClick={() => answering.take(proposal, saidWords(proposal))}
     >
       Take it over
     </button>
@@ -193,21 +192,20 @@ function Intervals({ of, machine }: OfOne): ReactElement {
           ? null
           : "Too little is known: at no turn of a task by a meter was anything measured, found, sampled or tested."
       }
-      file={() => intervalRows(of.intervals, machine)}
+      file={() => intervalRows(of.intervals)}
     >
       <ul>
         {of.intervals.map((seen) => {
-          const unit = meterUnit(machine, seen.meter);
           return (
             <li key={seen.task.id} className="border-t border-hairline py-2">
               <p>
-                <strong>{seen.task.name}</strong>, every {amount(seen.every, unit)}:{" "}
-                {adviceWords(seen, unit)}
+                <strong>{seen.task.name}</strong>, every {amount(seen.every, seen.unit)}:{" "}
+                {adviceWords(seen)}
               </p>
               <ul className="pl-4">
                 {seen.turns.map((turn) => (
                   <li key={turn.entry} className="py-0.5">
-                    {fullDate(turn.day)} {turnWords(turn, unit)}
+                    {fullDate(turn.day)} {turnWords(turn, seen)}
                     <EvidenceList machine={machine.id} turn={turn} />
                   </li>
                 ))}

@@ -21,13 +21,6 @@ import type { Answering } from "./useLearning.js";
 const AT_FIRST = 20;
 const MORE = 50;
 
-/** The unit a proposal counts in. */
-function unitOf(proposal: Proposal, machine: Machine | undefined): "km" | "mi" | "h" {
-  if (proposal.about === "consumption") return proposal.trend.meter.unit;
-  const meter = proposal.about === "interval" ? proposal.seen.meter : null;
-  return (machine?.meters ?? []).find(({ id }) => id === meter)?.unit ?? "km";
-}
-
 const keyOf = ({ subject }: Proposal): string => JSON.stringify(subject);
 
 const machineOf = (machines: readonly BoardMachine[], proposal: Proposal): Machine | undefined =>
@@ -51,10 +44,9 @@ export function Proposals({
     ["Machine", "About", "Proposed", "Why"],
     ...open.map(({ proposal }) => {
       const machine = machineOf(machines, proposal);
-      const unit = unitOf(proposal, machine);
       return [
         ...[`${machine?.tag ?? ""} ${machine?.name ?? ""}`.trim(), ABOUT_WORDS[proposal.about]],
-        ...[proposalTitle(proposal, unit), proposalReason(proposal, unit)],
+        ...[proposalTitle(proposal), proposalReason(proposal)],
       ];
     }),
   ];
@@ -95,8 +87,7 @@ function OneProposal({
   readonly machine: Machine | undefined;
   readonly answering: Answering;
 }): ReactElement {
-  const unit = unitOf(proposal, machine);
-  const title = proposalTitle(proposal, unit);
+  const title = proposalTitle(proposal);
   const about = `${machine?.tag ?? ""} ${title}`;
   return (
     <li className="grid gap-x-6 gap-y-1 border-t border-hairline py-3 md:grid-cols-[11rem_minmax(0,1fr)] print:break-inside-avoid">
@@ -110,16 +101,16 @@ function OneProposal({
       </p>
       <div>
         <h3 className="text-large font-bold">{title}</h3>
-        <p className="max-w-[72ch]">{proposalReason(proposal, unit)}</p>
-        <StandsOn proposal={proposal} unit={unit} />
+        <p className="max-w-[72ch]">{proposalReason(proposal)}</p>
+        <StandsOn proposal={proposal} />
         <div className="mt-2 flex flex-wrap gap-2">
           <button
             type="button"
             className={`${QUIET_BUTTON} border-clear font-semibold`}
-            aria-label={`${doWords(proposal, unit)}, ${about}`}
-            onClick={() => answering.take(proposal, saidWords(proposal, unit))}
+            aria-label={`${doWords(proposal)}, ${about}`}
+            onClick={() => answering.take(proposal, saidWords(proposal))}
           >
-            {doWords(proposal, unit)}
+            {doWords(proposal)}
           </button>
           <button
             type="button"
@@ -161,7 +152,7 @@ export function Aside({
       <ul>
         {aside.map(({ proposal, lesson }) => {
           const machine = machineOf(machines, proposal);
-          const title = proposalTitle(proposal, unitOf(proposal, machine));
+          const title = proposalTitle(proposal);
           return (
             lesson !== null && (
               <li
@@ -170,7 +161,7 @@ export function Aside({
               >
                 <span>
                   <span className="mr-1 font-mono font-bold">{machine?.tag}</span> {title}
-                  <span className="block text-fine text-quiet">{answerWords(lesson)}</span>
+                  <span className="block text-fine text-quiet">{answerWords(lesson, title)}</span>
                 </span>
                 <button
                   type="button"

@@ -8,30 +8,18 @@ import { ConsumptionTable } from "./ConsumptionTable.js";
 import { EVIDENCE_LINK, evidenceWords, turnWords } from "./learningWords.js";
 
 /** The records a proposal stands on, to be opened. */
-export function StandsOn({
-  proposal,
-  unit,
-}: {
-  readonly proposal: Proposal;
-  readonly unit: "km" | "mi" | "h";
-}): ReactElement {
+export function StandsOn({ proposal }: { readonly proposal: Proposal }): ReactElement {
   return (
     <details className="mt-1 print:hidden">
       <summary className="cursor-pointer text-clear underline">What it stands on</summary>
       <div className="mt-1 border-l-2 border-hairline pl-3">
-        <Records proposal={proposal} unit={unit} />
+        <Records proposal={proposal} />
       </div>
     </details>
   );
 }
 
-function Records({
-  proposal,
-  unit,
-}: {
-  readonly proposal: Proposal;
-  readonly unit: "km" | "mi" | "h";
-}): ReactElement {
+function Records({ proposal }: { readonly proposal: Proposal }): ReactElement {
   const { machine } = proposal.subject;
   switch (proposal.about) {
     case "interval":
@@ -40,7 +28,7 @@ function Records({
           {proposal.seen.turns.map((turn) => (
             <li key={turn.entry} className="py-1">
               <EntryLink machine={machine} entry={turn.entry} words={fullDate(turn.day)} />,{" "}
-              {turnWords(turn, unit)}
+              {turnWords(turn, proposal.seen)}
               <EvidenceList machine={machine} turn={turn} />
             </li>
           ))}

@@ -3,11 +3,9 @@ import type {
   ConsumptionTrend,
   EstimateBeside,
   IntervalSeen,
-  Machine,
   PartLives,
 } from "@yonderfell/core";
 import { formatDay } from "@yonderfell/core";
-import { meterUnit } from "../../../words/taskWords.js";
 import { evidenceWords } from "./learningWords.js";
 
 const orEmpty = (value: number | null, decimals: number): string =>
@@ -52,14 +50,25 @@ export function estimateRows(all: readonly EstimateBeside[]): string[][] {
 }
 
 /** What was found at turns as a table for a spreadsheet. */
-export function intervalRows(all: readonly IntervalSeen[], machine: Machine): string[][] {
+export function intervalRows(all: readonly IntervalSeen[]): string[][] {
   return [
-    ["Task", "Every", "Handbook", "Unit", "Day", "Run", "Found", "Late", "Seen", "Speaks for"],
-    ...all.flatMap(({ task, every, maker, meter, turns, advice }) =>
+    [
+      "Task",
+      "Every",
+      "Handbook",
+      "Unit",
+      "Day",
+      "Run",
+      "Found",
+      "Not counted",
+      "Seen",
+      "Speaks for",
+    ],
+    ...all.flatMap(({ task, every, maker, unit, turns, advice }) =>
       turns.map((turn) => [
         ...[task.name, String(every), maker === null ? "" : String(maker)],
-        ...[meterUnit(machine, meter), formatDay(turn.day), turn.run.toFixed(1), turn.found],
-        ...[turn.isLate ? "yes" : "", turn.evidence.map(evidenceWords).join("; ")],
+        ...[unit, formatDay(turn.day), turn.run.toFixed(1), turn.found],
+        ...[turn.leftOut ?? "", turn.evidence.map(evidenceWords).join("; ")],
         advice.advice === "keep" ? "" : String(advice.to),
       ]),
     ),

@@ -34,7 +34,7 @@ const turn = (date: string, found: TurnSeen["found"], isLate = false): TurnSeen 
     run: 9500,
     found,
     evidence: [],
-    isLate,
+    leftOut: isLate ? "late" : null,
   }) as unknown as TurnSeen;
 
 const seen = (
@@ -44,7 +44,7 @@ const seen = (
 ): Proposal & { readonly about: "interval" } =>
   ({
     about: "interval",
-    seen: { task: { name: "Oil" }, every: 10_000, maker, advice, turns },
+    seen: { task: { name: "Oil" }, unit: "km", every: 10_000, maker, advice, turns },
   }) as unknown as Proposal & { readonly about: "interval" };
 
 describe("a proposal of an interval in words", () => {
@@ -54,27 +54,29 @@ describe("a proposal of an interval in words", () => {
 
   test("names the turns that count, not those that came late", () => {
     const proposal = seen(shorter, 15_000, [...WORSE, last]);
-    expect(plain(proposalTitle(proposal, "km"))).toBe("Oil: every 8 000 km instead of 10 000 km");
-    expect(plain(proposalReason(proposal, "km"))).toBe(
+    expect(plain(proposalTitle(proposal))).toBe("Oil: every 8 000 km instead of 10 000 km");
+    expect(plain(proposalReason(proposal))).toBe(
       "Worse than expected at the last two turns that anything was looked at: 1 Jan 2024 and 1 Jan 2026. The handbook gives every 15 000 km.",
     );
-    expect(plain(saidWords(proposal, "km"))).toMatch(/It was every 10 000 km\.$/);
-    expect(turnWords(WORSE[1] ?? last, "km")).toContain("not counted");
+    expect(plain(saidWords(proposal))).toMatch(/It was every 10 000 km\.$/);
+    expect(turnWords(WORSE[1] ?? last, proposal.seen)).toContain("not counted");
   });
 
   test("says where nobody but the mechanic answers for it, and where it stands past the handbook", () => {
     const better = [turn("2025-01-01", "better"), turn("2026-01-01", "better")];
     const longer = { advice: "lengthen", to: 12_000, past: false } as const;
-    expect(proposalReason(seen(longer, null, better), "km")).toContain("nobody answers but you");
+    expect(proposalReason(seen(longer, null, better))).toContain("nobody answers but you");
     const past = { ...shorter, past: true };
-    expect(proposalReason(seen(past, 9000, [...WORSE, last]), "km")).toContain("past that already");
+    expect(proposalReason(seen(past, 9000, [...WORSE, last]))).toContain("past that already");
   });
 
   test("keeps silent where one turn says too little", () => {
     const keep = { advice: "keep", to: 10_000, past: false } as const;
-    expect(adviceWords(seen(keep, null, [last]).seen, "km")).toContain("too little is known");
+    expect(adviceWords(seen(keep, null, [last]).seen)).toContain("too little is known");
+    const before = [...WORSE, last].map((one) => ({ ...one, leftOut: "before" as const }));
+    expect(adviceWords(seen(keep, null, before).seen)).toContain("since it was changed");
     const mixed = [last, turn("2026-06-01", "as expected")];
-    expect(adviceWords(seen(keep, null, mixed).seen, "km")).toBe(
+    expect(adviceWords(seen(keep, null, mixed).seen)).toBe(
       "keep it: worse than expected and as expected",
     );
   });
@@ -119,9 +121,12 @@ test("what is usual is not said of too few spans, and how many there are is", ()
 test("an answer says when what was put off comes again", () => {
   const lesson = (answer: Lesson["answer"]): Lesson =>
     ({ answer, on: "2026-01-05" }) as unknown as Lesson;
-  expect(plain(answerWords(lesson("never")))).toBe("Never for this machine, 5 Jan 2026");
-  expect(answerWords(lesson("not now"))).toContain("90 days");
-  expect(answerWords(lesson("done"))).toContain("something new");
+  expect(plain(answerWords(lesson("never"), ""))).toBe("Never for this machine, 5 Jan 2026");
+  expect(answerWords(lesson("not now"), "")).toContain("90 days");
+  expect(answerWords(lesson("done"), "")).toContain("something new");
+  const never = { ...lesson("never"), said: "every 8 000 km" } as Lesson;
+  expect(answerWords(never, "every 6 400 km")).toContain("to “every 8 000 km”");
+  expect(answerWords(never, "every 8 000 km")).not.toContain("to “");
 });
 
 test("a life of parts with its range, evidence with its verdict", () => {

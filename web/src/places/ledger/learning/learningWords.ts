@@ -15,8 +15,6 @@ import {
 import { amount, counted, figure, fullDate, listOfWords, sentence } from "../../../words/format.js";
 import { ADVICE_WORDS } from "../../../words/sampleAdvice.js";
 
-type MeterUnit = "km" | "mi" | "h";
-
 const PERCENT = 100;
 const NONE = "none";
 
@@ -43,11 +41,11 @@ export const ABOUT_WORDS = {
   minutes: "Time",
 } as const satisfies Record<Proposal["about"], string>;
 
-/** What is proposed, in a line; `unit` is that of the meter it counts by. */
-export function proposalTitle(proposal: Proposal, unit: MeterUnit): string {
+/** What is proposed, in a line. */
+export function proposalTitle(proposal: Proposal): string {
   switch (proposal.about) {
     case "interval": {
-      const { task, every, advice } = proposal.seen;
+      const { task, every, advice, unit } = proposal.seen;
       return `${task.name}: every ${amount(advice.to, unit)} instead of ${amount(every, unit)}`;
     }
     case "consumption":
@@ -74,10 +72,10 @@ const daysOf = (turns: readonly TurnSeen[]): string =>
 
 /** The turns that decide on an interval: the last two that count. */
 const deciding = ({ turns }: IntervalSeen): TurnSeen[] =>
-  turns.filter(({ isLate }) => !isLate).slice(-2);
+  turns.filter(({ leftOut }) => leftOut === null).slice(-2);
 
-function intervalReason(seen: IntervalSeen, unit: MeterUnit): string {
-  const { advice, maker } = seen;
+function intervalReason(seen: IntervalSeen): string {
+  const { advice, maker, unit } = seen;
   const isWorse = advice.advice === "shorten";
   const found = `${isWorse ? "Worse" : "Better"} than expected at the last two turns that anything was looked at: ${daysOf(deciding(seen))}.`;
   if (maker === null) {
@@ -90,10 +88,10 @@ function intervalReason(seen: IntervalSeen, unit: MeterUnit): string {
 }
 
 /** Why it is proposed, with what it stands on. */
-export function proposalReason(proposal: Proposal, unit: MeterUnit): string {
+export function proposalReason(proposal: Proposal): string {
   switch (proposal.about) {
     case "interval":
-      return intervalReason(proposal.seen, unit);
+      return intervalReason(proposal.seen);
     case "consumption": {
       const { trend } = proposal;
       const { spans, usual } = trend;
@@ -128,18 +126,18 @@ export function offWords(off: number | null): string {
 }
 
 /** What is kept with the change as its reason. */
-export function saidWords(proposal: Proposal, unit: MeterUnit): string {
-  const reason = proposalReason(proposal, unit);
-  return proposal.about === "interval"
-    ? `${reason} It was every ${amount(proposal.seen.every, unit)}.`
-    : reason;
+export function saidWords(proposal: Proposal): string {
+  const reason = proposalReason(proposal);
+  if (proposal.about !== "interval") return reason;
+  const { every, unit } = proposal.seen;
+  return `${reason} It was every ${amount(every, unit)}.`;
 }
 
 /** The press that does what is proposed. */
-export function doWords(proposal: Proposal, unit: MeterUnit): string {
+export function doWords(proposal: Proposal): string {
   switch (proposal.about) {
     case "interval":
-      return `Do so: every ${amount(proposal.seen.advice.to, unit)}`;
+      return `Do so: every ${amount(proposal.seen.advice.to, proposal.seen.unit)}`;
     case "consumption":
       return "Do so: note it as a finding";
     case "capacity":
@@ -156,9 +154,10 @@ const ANSWER_WORDS = {
   never: "never for this machine",
 } as const satisfies Record<Lesson["answer"], string>;
 
-/** What was answered and when, and when it comes again. */
-export function answerWords({ answer, on }: Lesson): string {
-  const said = `${sentence(ANSWER_WORDS[answer])}, ${fullDate(dayOf(on))}`;
+/** What was answered and when, to what where that was said in other words (`title` is how it stands now), and when it comes again. */
+export function answerWords({ answer, on, said: then }: Lesson, title: string): string {
+  const to = then && then !== title ? `, to “${then}”` : "";
+  const said = `${sentence(ANSWER_WORDS[answer])}, ${fullDate(dayOf(on))}${to}`;
   switch (answer) {
     case "done":
       return `${said}; it comes again with something new to go by`;
@@ -175,10 +174,15 @@ const FOUND_WORDS = {
   better: "better than expected",
 } as const satisfies Record<TurnSeen["found"], string>;
 
+const LEFT_OUT_WORDS = {
+  late: ", but it came so late that the interval is not to blame: not counted",
+  before: "; the interval was changed since: not counted again",
+} as const satisfies Record<NonNullable<TurnSeen["leftOut"]>, string>;
+
 /** A turn and what was found at it. */
-export function turnWords({ run, found, isLate }: TurnSeen, unit: MeterUnit): string {
-  const late = isLate ? ", but it came so late that the interval is not to blame: not counted" : "";
-  return `after ${amount(run, unit)}: ${FOUND_WORDS[found]}${late}`;
+export function turnWords({ run, found, leftOut }: TurnSeen, { unit }: IntervalSeen): string {
+  const why = leftOut === null ? "" : LEFT_OUT_WORDS[leftOut];
+  return `after ${amount(run, unit)}: ${FOUND_WORDS[found]}${why}`;
 }
 
 /** One thing that was seen of a turn. */
@@ -204,16 +208,18 @@ export const EVIDENCE_LINK = {
 } as const satisfies Record<Evidence["kind"], string>;
 
 /** What an interval may follow from, where nothing does. */
-export function adviceWords({ advice, turns }: IntervalSeen, unit: MeterUnit): string {
-  const said = deciding({ turns } as IntervalSeen).map(({ found }) => FOUND_WORDS[found]);
+export function adviceWords(seen: IntervalSeen): string {
+  const { advice, turns, unit } = seen;
+  const said = deciding(seen).map(({ found }) => FOUND_WORDS[found]);
   switch (advice.advice) {
     case "shorten":
     case "lengthen":
       return `speaks for every ${amount(advice.to, unit)}`;
     case "keep":
-      return said.length < 2
-        ? "too little is known: one turn says nothing"
-        : `keep it: ${listOfWords(said)}`;
+      if (said.length >= 2) return `keep it: ${listOfWords(said)}`;
+      return turns.some(({ leftOut }) => leftOut === "before")
+        ? "too little is known since it was changed: that takes two turns"
+        : "too little is known: that takes two turns that count";
   }
 }
 
