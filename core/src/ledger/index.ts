@@ -71,7 +71,7 @@ export {
   type WorkLog,
 } from "./logList.js";
 export type { EntryNames } from "./entryNames.js";
-export { bringBack, setAside, takeProposal } from "./learning/answer.js";
+export { bringBack, setAside, takeProposal, takeSampledInterval } from "./learning/answer.js";
 export { type CapacityBeside, OWN_EXPERIENCE } from "./learning/capacities.js";
 export { type ConsumptionTrend, type ServiceSpan } from "./learning/consumption.js";
 export { type EstimateBeside } from "./learning/estimates.js";

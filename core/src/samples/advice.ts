@@ -2,12 +2,9 @@ import type { Machine } from "../book/records/machine.js";
 import type { FluidId, MeterId } from "../book/records/ids.js";
 import type { Task } from "../book/records/task.js";
 import { INTERVAL_STEP } from "../ledger/useSums.js";
-import { intervalsOn, withInterval } from "../schedule/takenInterval.js";
+import { intervalsOn } from "../schedule/takenInterval.js";
 import { isAbove } from "../sums/nearly.js";
 import type { SampleAdvice } from "./judgeSample.js";
-
-/** The school a task goes by where *measured* says something else already. */
-const BY_SAMPLE = "by sample";
 
 /** A change of an interval that a sample speaks for. */
 export interface IntervalChange {
@@ -45,10 +42,3 @@ export function intervalChanges(
       return [{ task, meter, from, to, maker, isPast: maker !== null && isAbove(to, maker) }];
     });
 }
-
-/** The task with its interval changed as a sample speaks for, and the reason why ({@link withInterval}). */
-export const withSampledInterval = (
-  change: Pick<IntervalChange, "task" | "meter" | "to">,
-  machine: Machine,
-  reason: string,
-): Task => withInterval(change, machine, reason, BY_SAMPLE);

@@ -1,4 +1,4 @@
-export { intervalChanges, type IntervalChange, withSampledInterval } from "./advice.js";
+export { intervalChanges, type IntervalChange } from "./advice.js";
 export { findingOfSample } from "./found.js";
 export { sampleFigure, SAMPLE_FIGURES, type SamplePart } from "./figures.js";
 export {

@@ -6,7 +6,8 @@ import { machineBookOf } from "../book/slice/machineBook.js";
 import type { FluidId, MachineId, MeterId } from "../book/records/ids.js";
 import { dayOf } from "../calendar/dayNumber.js";
 import { SAMPLE } from "../inspect/sample.js";
-import { intervalChanges, withSampledInterval } from "./advice.js";
+import { withInterval } from "../schedule/takenInterval.js";
+import { intervalChanges } from "./advice.js";
 import { readFigure, WEAR_METALS } from "./figures.js";
 import { judgeSamples, samplesOf } from "./judgeSample.js";
 import { labReportSchema, readAnswer, type LabAnswer } from "./labAnswer.js";
@@ -241,7 +242,7 @@ test("advice changes an interval by a fifth, up to the handbook's figure first, 
   expect(change("keep", 10_000)).toBeUndefined();
   const found = change("shorten", 10_000);
   if (found === undefined) throw new Error("it is shortened");
-  const after = withSampledInterval(found, MACHINE, "sample 01/3");
+  const after = withInterval(found, MACHINE, "sample 01/3", "by sample");
   expect(after).toMatchObject({ regime: "measured", regimeReason: "sample 01/3" });
   expect(after.regimes).toEqual({
     handbook: [{ meter: "odo", every: 20_000 }],
@@ -260,7 +261,7 @@ test("limits of a school named measured that says something else are not written
   } as never;
   const [change] = intervalChanges("shorten", { fluid: OIL, meter: ODO }, [own], MACHINE);
   if (change === undefined) throw new Error("it is shortened");
-  const once = withSampledInterval(change, MACHINE, "sample 01/3");
+  const once = withInterval(change, MACHINE, "sample 01/3", "by sample");
   expect(once).toMatchObject({ regime: "by sample" });
   expect(once.regimes).toMatchObject({
     ...{

@@ -8,15 +8,15 @@ import type { Machine } from "../../book/records/machine.js";
 import type { Slice } from "../../book/slice/slice.js";
 import { dayOf, formatDay } from "../../calendar/dayNumber.js";
 import { keepFinding } from "../../machine/keepFinding.js";
+import type { IntervalChange } from "../../samples/advice.js";
 import { withInterval } from "../../schedule/takenInterval.js";
-import { lastAnswer, type LessonSubject, type Proposal } from "./proposals.js";
+import { intervalSubject, lastAnswer, type LessonSubject, type Proposal } from "./proposals.js";
 import { withLearned, type CapacityBeside } from "./capacities.js";
 import type { ConsumptionTrend } from "./consumption.js";
 
-/** The school a task goes by where *measured* says something else already. */
+/** The schools a task goes by where *measured* says something else already. */
 const BY_EXPERIENCE = "by experience";
-/** Capacities are written down to a hundredth of a litre. */
-const HUNDREDTHS = 100;
+const BY_SAMPLE = "by sample";
 /** What a machine has run is told to a tenth. */
 const TENTHS = 10;
 
@@ -74,14 +74,13 @@ function foundToTake(
   };
 }
 
-/** The figure to work by in place of the printed ones, to a hundredth of a litre, and why. */
+/** The figure to work by in place of the printed ones, and why. */
 function capacityTaken(
-  { fluid, condition, median }: Pick<CapacityBeside, "fluid" | "condition" | "median">,
+  { fluid, condition, litres }: Pick<CapacityBeside, "fluid" | "condition" | "litres">,
   { fluids }: Pick<Changed, "fluids">,
   said: string,
   newId: () => string,
 ): CommandResult<KeepIssue> {
-  const litres = Math.round(median * HUNDREDTHS) / HUNDREDTHS;
   const after = withLearned(fluid, { condition, litres }, said, newId);
   return keepRecord(fluids, "fluids", fluid, after);
 }
@@ -134,6 +133,31 @@ export function takeProposal(
       answered({ subject, answer: "done", said }, context),
     ],
     "take-proposal",
+  );
+}
+
+/**
+ * Takes an interval over that a sample speaks for, and keeps that it was done: what was seen up to today speaks for no further
+ * change. Refused: where the task was changed since the sample was looked at.
+ */
+export function takeSampledInterval(
+  { machines: [machine], tasks }: Slice<"tasks" | "lessons">,
+  { change, said }: { readonly change: IntervalChange; readonly said: string },
+  context: CommandContext,
+): CommandResult<KeepIssue> {
+  const { task, meter } = change;
+  const subject = intervalSubject(machine.id, change);
+  return joined(
+    [
+      keepRecord(
+        tasks,
+        "tasks",
+        task,
+        withInterval({ ...change, meter }, machine, said, BY_SAMPLE),
+      ),
+      answered({ subject, answer: "done", said }, context),
+    ],
+    "take-sampled-interval",
   );
 }
 

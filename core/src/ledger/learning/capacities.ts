@@ -15,7 +15,7 @@ import {
   type LearnedCapacity,
 } from "../../fluid/learnedCapacity.js";
 import { dimensionOf } from "../../quantity/unit.js";
-import { isAbove } from "../../sums/nearly.js";
+import { isAbove, isSame } from "../../sums/nearly.js";
 
 /** The source that a capacity is written down under once it is taken from the log. */
 export const OWN_EXPERIENCE = "own experience";
@@ -27,6 +27,10 @@ export interface CapacityBeside {
   readonly learned: LearnedCapacity;
   /** Litres: the middle of the fills. */
   readonly median: number;
+  /** The same to a hundredth: what is taken over where a person says so. */
+  readonly litres: number;
+  /** The figure that is worked by is another, or there is none. */
+  readonly differs: boolean;
   /** The figure that is worked by today; null where none is recorded, or it is a weight. */
   readonly working: Capacity | null;
   /** How far it is above the middle of the fills, as a share of it; null without it. */
@@ -43,6 +47,8 @@ export interface CapacityBeside {
 }
 
 const LEAST_FILLS = 3;
+/** Capacities are written down to a hundredth of a litre. */
+const HUNDREDTHS = 100;
 
 function besideOf(
   fluid: Fluid,
@@ -70,10 +76,12 @@ function besideOf(
   const isVolume = found !== null && dimensionOf(found.quantity.unit) === "volume";
   const working = isVolume ? found : null;
   const off = working === null ? null : plainCapacity(working) / median - 1;
+  const litres = Math.round(median * HUNDREDTHS) / HUNDREDTHS;
+  const differs = working === null || !isSame(plainCapacity(working), litres);
   const isOff = off === null ? found === null : isAbove(Math.abs(off), DISAGREEMENT_SHARE);
   return [
     {
-      ...{ fluid, condition, learned, median, working, off, fills },
+      ...{ fluid, condition, learned, median, litres, differs, working, off, fills },
       newest: Math.max(...fills.map(({ day }) => day)) as DayNumber,
       speaks: learned.fills >= LEAST_FILLS && isOff,
     },

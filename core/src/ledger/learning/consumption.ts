@@ -104,7 +104,8 @@ function spanBetween(
 
 /**
  * What a fluid system took between its services by the top-ups of the log (sum *consumption*), in litres by 1,000 km or
- * miles, or by 100 h. A service is an entry that is no top-up and put the fluid in. Null where it was never filled twice.
+ * miles, or by 100 h. A service is an entry that is no top-up and put the fluid in. Null where it was never filled twice,
+ * or nothing was topped up between.
  */
 export function consumptionTrend(
   { id: fluid, system }: Pick<Fluid, "id" | "system">,
@@ -127,9 +128,10 @@ export function consumptionTrend(
     now === null || last === undefined
       ? null
       : spanBetween(last, { day: today, life: now, entry: null }, topUps, per);
+  if ([...spans, ...(soFar === null ? [] : [soFar])].every(({ count }) => count === 0)) return null;
   const earlier = spans.slice(0, -1).map((span) => span.rate);
   const usual = earlier.length < LEAST_EARLIER ? null : median(earlier);
   const latest = spans.at(-1)?.rate ?? 0;
-  const isDoubled = usual !== null && isAbove(latest, usual * TIMES) && latest > 0;
+  const isDoubled = usual !== null && isAbove(latest, usual * TIMES);
   return { fluid, system, meter: meter.meter, per, spans, soFar, usual, isDoubled };
 }

@@ -87,6 +87,14 @@ describe("consumption from service to service", () => {
     },
   );
 
+  test("of a system that took nothing between its services nothing is told", () => {
+    const { records, meter } = known([
+      oil("s1", "2023-01-01", 10000),
+      oil("s2", "2024-01-01", 20000),
+    ]);
+    expect(consumptionTrend(system("sump"), records.entries, meter)).toBeNull();
+  });
+
   test("of a system that was filled once, or never, nothing is told", () => {
     const { records, meter } = known([oil("s1", "2023-01-01", 10000)]);
     expect(consumptionTrend(system("sump"), records.entries, meter)).toBeNull();

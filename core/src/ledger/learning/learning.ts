@@ -23,7 +23,13 @@ import {
   type PartLives,
   type PartsKnown,
 } from "./partLives.js";
-import { lastAnswer, proposalsOf, type ProposalStanding, type SpeaksFor } from "./proposals.js";
+import {
+  intervalSubject,
+  lastAnswer,
+  proposalsOf,
+  type ProposalStanding,
+  type SpeaksFor,
+} from "./proposals.js";
 
 /** What the records of one machine teach. */
 export interface MachineLearning extends SpeaksFor {
@@ -68,8 +74,7 @@ function learnedOn(
     intervals: intervalsSeen(
       { machine, tasks, entries, findings, fluids, samples, jobs, meters, today },
       (task, on) => {
-        const subject = { machine: id, about: "interval" as const, task: task.id, meter: on };
-        const last = lastAnswer(lessons, subject);
+        const last = lastAnswer(lessons, intervalSubject(id, { task, meter: on }));
         return last?.answer === "done" ? dayOf(last.on) : null;
       },
     ),

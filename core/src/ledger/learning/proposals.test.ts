@@ -3,10 +3,10 @@ import { changeOf } from "../../../test/changeOf.js";
 import { applyChange } from "../../book/change/change.js";
 import type { Book } from "../../book/file/book.js";
 import { readBookData } from "../../book/file/readBook.js";
-import type { MachineId } from "../../book/records/ids.js";
+import type { MachineId, MeterId } from "../../book/records/ids.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import { capacityAnswers, plainCapacity } from "../../fluid/capacity.js";
-import { bringBack, setAside, takeProposal } from "./answer.js";
+import { bringBack, setAside, takeProposal, takeSampledInterval } from "./answer.js";
 import { learning } from "./learning.js";
 import { capacityProposal, NOT_NOW_DAYS, type ProposalStanding } from "./proposals.js";
 
@@ -206,6 +206,27 @@ describe("what is answered", () => {
     });
   });
 
+  test("an interval that was taken over by a sample uses up what was seen until then", () => {
+    const [task] = of.tasks ?? [];
+    if (task === undefined) throw new Error("there is a task");
+    const change = {
+      task,
+      meter: "odo" as MeterId,
+      from: 10_000,
+      to: 8000,
+      maker: 10_000,
+      isPast: false,
+    };
+    const taken = takeSampledInterval(slice(of), { change, said: "sample 21/2" }, context());
+    const after = applyChange(of, changeOf(taken));
+    expect(valid(after)).toBe(true);
+    expect(after.tasks?.[0]).toMatchObject({ regime: "measured", regimeReason: "sample 21/2" });
+    expect(open(after)).toEqual([]);
+    expect(takeSampledInterval(slice(after), { change, said: "" }, context())).toMatchObject({
+      ...{ ok: false, issues: [{ code: "changed-elsewhere", section: "tasks" }] },
+    });
+  });
+
   test("a task changed since the proposal was made is not written over", () => {
     const proposal = only(of);
     const [own] = of.tasks ?? [];
@@ -268,7 +289,10 @@ describe("capacities from fills to the mark", () => {
     const of = book(fills, { fluids: [printed] });
     expect(open(book(fills.slice(1), { fluids: [printed] }))).toEqual([]);
     const proposal = only(of);
-    expect(proposal).toMatchObject({ about: "capacity", beside: { median: 5, speaks: true } });
+    expect(proposal).toMatchObject({
+      about: "capacity",
+      beside: { median: 5, litres: 5, differs: true, speaks: true },
+    });
     const change = changeOf(takeProposal(slice(of), { proposal, said: "3 fills" }, context()));
     const after = applyChange(of, change);
     expect(valid(after)).toBe(true);
@@ -277,6 +301,7 @@ describe("capacities from fills to the mark", () => {
     expect(answer).toMatchObject({ why: { code: "chosen", reason: "3 fills" } });
     expect(answer === undefined ? null : plainCapacity(answer.working)).toBe(5);
     expect(fluid?.capacities).toHaveLength(2);
+    expect(learning(after, TODAY, VAN_ID).of?.capacities).toMatchObject([{ differs: false }]);
     expect(open(after)).toEqual([]);
   });
 

@@ -1,6 +1,7 @@
 import type { CapacityCondition } from "../../book/records/fluid.js";
 import type { FluidId, MachineId, MeterId, TaskId } from "../../book/records/ids.js";
 import type { Lesson, LessonKind } from "../../book/records/lesson.js";
+import type { Task } from "../../book/records/task.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 import type { CapacityBeside } from "./capacities.js";
 import type { ConsumptionTrend } from "./consumption.js";
@@ -47,6 +48,12 @@ const isOf =
     (["task", "meter", "fluid", "condition"] as const).every(
       (field) => (lesson[field] ?? null) === (subject[field] ?? null),
     );
+
+/** What an interval of a task is about. */
+export const intervalSubject = (
+  machine: MachineId,
+  { task, meter }: { readonly task: Pick<Task, "id">; readonly meter: MeterId },
+): LessonSubject => ({ machine, about: "interval", task: task.id, meter });
 
 /** The last answer to something; of one day the later in the book. */
 export function lastAnswer(lessons: readonly Lesson[], subject: LessonSubject): Lesson | null {
@@ -97,7 +104,7 @@ export function proposalsOf(
       .filter(({ advice }) => advice.advice !== "keep")
       .map((seen): Proposal => ({
         ...{ about: "interval", seen, newest: seen.turns.at(-1)?.day ?? today },
-        subject: { machine, about: "interval", task: seen.task.id, meter: seen.meter },
+        subject: intervalSubject(machine, seen),
       })),
     ...consumption
       .filter(({ isDoubled }) => isDoubled)

@@ -9,7 +9,7 @@ import { rateWords, spanWords, usualWords } from "./learningWords.js";
 
 const MoneyBars = lazy(again(() => import("../../../ui/MoneyBars.js")));
 
-/** What each system of a machine took between services, as table and chart; those that took nothing are left out. */
+/** What each system of a machine took between services, as table and chart. */
 export function Consumption({
   trends,
   machine,
@@ -17,21 +17,18 @@ export function Consumption({
   readonly trends: readonly ConsumptionTrend[];
   readonly machine: Machine;
 }): ReactElement {
-  const taking = trends.filter(
-    ({ spans, soFar }) => spans.some(({ count }) => count > 0) || (soFar?.count ?? 0) > 0,
-  );
   return (
     <LearnedPart
       id="consumption"
       title="Taken between services"
       none={
-        taking.length > 0
+        trends.length > 0
           ? null
           : "Too little is known: nothing was topped up between two services that are in the log."
       }
-      file={() => consumptionRows(taking)}
+      file={() => consumptionRows(trends)}
     >
-      {taking.map((trend) => (
+      {trends.map((trend) => (
         <div key={trend.fluid} className="mt-2">
           <h3 className="font-bold">{sentence(trend.system)}</h3>
           <p className="mb-1">{usualWords(trend)}</p>

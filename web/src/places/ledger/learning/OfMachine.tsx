@@ -88,7 +88,7 @@ function Capacities({
               ? "none"
               : `${figure(one.working.quantity.value, 2)} ${one.working.quantity.unit}, ${one.working.source}`,
             offWords(one.off),
-            offWords(one.off) !== offWords(0) && (
+            one.differs && (
               <TakeOver
                 key="take"
                 proposal={capacityProposal(machine.id, one)}

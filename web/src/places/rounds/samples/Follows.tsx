@@ -3,21 +3,22 @@ import {
   findingOfSample,
   intervalChanges,
   noteSample,
-  withSampledInterval,
+  takeSampledInterval,
   type Fluid,
   type IntervalChange,
   type JudgedSample,
+  type KeepIssue,
   type Machine,
   type MachineBook,
 } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useCommands } from "../../../session/useCommands.js";
-import { useKeep } from "../../../session/useKeep.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { CheckField } from "../../../ui/fields.js";
 import { amount, fullDate } from "../../../words/format.js";
 import { findingPath } from "../../../words/findingWords.js";
+import { keepIssueWords } from "../../../words/keepIssueWords.js";
 import { ADVICE_WORDS } from "../../../words/sampleAdvice.js";
 import { sampleIssueWords } from "./sampleWords.js";
 
@@ -127,7 +128,7 @@ function TakeInterval({
 }): ReactElement {
   const { task, meter, from, to, maker, isPast } = change;
   const [isKnown, setIsKnown] = useState(false);
-  const { keep, failure } = useKeep();
+  const { run, failure } = useCommands<KeepIssue>(keepIssueWords);
   const unit = (machine.meters ?? []).find(({ id }) => id === meter)?.unit ?? "h";
   const reason = `${by} of ${fullDate(dayOf(judged.sample.date))}: ${ADVICE_WORDS[judged.advice].toLowerCase()}; was every ${amount(from, unit)}`;
   return (
@@ -149,7 +150,18 @@ function TakeInterval({
         type="button"
         className={QUIET_BUTTON}
         disabled={isPast && !isKnown}
-        onClick={() => void keep("tasks", task, withSampledInterval(change, machine, reason))}
+        onClick={() =>
+          void run(
+            (storage, around) =>
+              storage.perform(
+                machine.id,
+                ["tasks", "lessons"],
+                (slice, context) => takeSampledInterval(slice, { change, said: reason }, context),
+                around,
+              ),
+            "Saved.",
+          )
+        }
       >
         Take it over for {task.name}
       </button>
