@@ -71,11 +71,21 @@ test("what the records speak for is proposed with its reason and what it stands 
 test("a proposal is done, put off, and set aside for good, each in one press that can be taken back", async () => {
   const { page } = app();
   await at("m-mower");
+  await waitForProposal(ENGINE, true);
+  await answer(`Do so: note it as a finding, 12 ${ENGINE}`);
+  await waitForProposal(ENGINE, false);
+  await waitForWords(page, "Noted as a finding.");
+  await page.keyboard.down("Control");
+  await page.keyboard.press("z");
+  await page.keyboard.up("Control");
+  await waitForWords(page, "Undone: ");
+  await waitForProposal(ENGINE, true);
   await waitForProposal(FLAILS, true);
   await answer(
     `Do so: every 20\u00a0h, 12 Flails and rotor bearings looked over: every 20\u00a0h instead of 25\u00a0h`,
   );
   await waitForProposal(FLAILS, false);
+  await waitForWords(page, "too little is known since it was changed");
   await go(page, "yard/m-mower/plan/task/t-mower-flails");
   await waitForWords(page, "Every 20 h.");
   const typed = await page.$$eval("main input, main textarea", (all) =>

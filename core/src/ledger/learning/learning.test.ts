@@ -118,9 +118,11 @@ test("a part lasts from its fitting to that of the next of its line; two entries
     { id: "belt", name: "Belt", number: "B1" },
   ] as unknown as Part[];
   const lives = partLivesOn("van" as MachineId, records.entries, meter, partsKnown(parts, []));
-  expect(lives.map(({ part, days, life, unit }) => [part, days, life, unit])).toEqual([
-    ["old", 366, 12000, "km"],
-    ["old", 181, 8000, "km"],
+  expect(
+    lives.map(({ part, fitted, days, life, unit }) => [part, fitted, days, life, unit]),
+  ).toEqual([
+    ["old", "a", 366, 12000, "km"],
+    ["old", "b", 181, 8000, "km"],
   ]);
   expect(partLives(lives)).toMatchObject([
     {

@@ -13,10 +13,10 @@ import { median } from "../../sums/middle.js";
 /** How long one part lasted on a machine, from its fitting to that of the next. */
 export interface PartLife {
   readonly machine: MachineId;
-  /** The number that was fitted, and the entries between which it lasted. */
   readonly part: PartId;
+  /** The entry that fitted it, on which day. */
   readonly fitted: EntryId;
-  readonly replaced: EntryId;
+  readonly from: DayNumber;
   /** Whom it came from, as far as the entry or the shelf tells. */
   readonly source: string;
   readonly days: number;
@@ -104,12 +104,12 @@ export function partLivesOn(
       if (first === undefined) return [];
       const lives =
         meter === null ? [] : [first.one, next].map((one) => completionLife(one, meter));
-      const [from = null, to = null] = lives;
-      const life = from === null || to === null ? null : to - from;
+      const [began = null, ended = null] = lives;
+      const life = began === null || ended === null ? null : ended - began;
       return [
         {
           ...{ machine, part: first.part, source: first.source },
-          ...{ fitted: first.one.record.id, replaced: next.record.id },
+          ...{ fitted: first.one.record.id, from: first.one.day },
           ...{ days: next.day - first.one.day, life },
           unit: life === null ? null : (meter?.meter.unit ?? null),
         },

@@ -2,9 +2,9 @@ import type { PartLives } from "@yonderfell/core";
 import { useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { ShowMore } from "../../../ui/ShowMore.js";
-import { figure, spanOfDays } from "../../../words/format.js";
+import { figure, fullDate, spanOfDays } from "../../../words/format.js";
 import type { Learned } from "../../../work/costs.worker.js";
-import { learningPath } from "../../shared/paths.js";
+import { correctionPath, learningPath } from "../../shared/paths.js";
 import { TableButton } from "../../shared/TakeAwayButtons.js";
 import { useTableFile } from "../../shared/useTableFile.js";
 import { useAppSelector } from "../../../session/store.js";
@@ -50,31 +50,69 @@ export function PartLivesTable({
         )}
       </div>
       {lives.length > 0 && (
-        <FigureTable
-          label="How long parts last, as a table"
-          columns={[
-            { label: "Part" },
-            { label: "from" },
-            { label: "lives", isFigure: true },
-            { label: "on the meter" },
-            { label: "in time" },
-            ...(isOfOne ? [] : [{ label: "on" }]),
-          ]}
-          rows={lives.slice(0, shown).map((one) => ({
-            key: keyOf(one),
-            cells: [
-              nameOf(one.part),
-              one.source,
-              figure(one.lives.length),
-              lifeWords(one),
-              spanOfDays(Math.round(one.days)),
-              ...(isOfOne ? [] : [<Machines key="on" of={one} name={nameOf(one.part)} />]),
-            ],
-          }))}
-        />
+        <LivesTable lives={lives.slice(0, shown)} nameOf={nameOf} isOfOne={isOfOne} />
       )}
       <ShowMore rest={lives.length - shown} onMore={() => setShown(shown + MORE)} />
     </section>
+  );
+}
+
+function LivesTable({
+  lives,
+  nameOf,
+  isOfOne,
+}: {
+  readonly lives: readonly PartLives[];
+  readonly nameOf: (part: string) => string;
+  readonly isOfOne: boolean;
+}): ReactElement {
+  return (
+    <FigureTable
+      label="How long parts last, as a table"
+      columns={[
+        { label: "Part" },
+        { label: "from" },
+        { label: "lives", isFigure: true },
+        { label: "on the meter" },
+        { label: "in time" },
+        { label: isOfOne ? "fitted" : "on" },
+      ]}
+      rows={lives.map((one) => ({
+        key: keyOf(one),
+        cells: [
+          nameOf(one.part),
+          one.source,
+          figure(one.lives.length),
+          lifeWords(one),
+          spanOfDays(Math.round(one.days)),
+          isOfOne ? (
+            <Fitted key="fitted" of={one} name={nameOf(one.part)} />
+          ) : (
+            <Machines key="on" of={one} name={nameOf(one.part)} />
+          ),
+        ],
+      }))}
+    />
+  );
+}
+
+/** The entries that fitted parts which have been replaced since, by their days. */
+function Fitted({ of, name }: { readonly of: PartLives; readonly name: string }): ReactElement {
+  return (
+    <span className="flex flex-wrap gap-x-3">
+      {of.lives.map(({ machine, fitted, from }) => (
+        <Link
+          key={fitted}
+          to={correctionPath(machine, "entries", fitted)}
+          className="whitespace-nowrap text-clear underline"
+        >
+          {fullDate(from)}
+          <span className="sr-only">
+            , {name} {of.source}
+          </span>
+        </Link>
+      ))}
+    </span>
   );
 }
 
