@@ -55,6 +55,7 @@ export type AheadBook = Pick<
   | "parts"
   | "products"
   | "people"
+  | "closures"
   | "checklists"
   | "stockMoves"
 >;

@@ -8,5 +8,5 @@ export type VisitsState = KeptState<VisitsUpdate>;
 /** What may become of the visits. */
 export const visits = keptState<VisitsUpdate>("visits", "unwanted", {
   planning: DEFAULT_PLANNING,
-  hours: { people: null, bays: null, hours: null },
+  weekHours: [],
 });

@@ -98,8 +98,16 @@ export function costParts({ fixed, accesses, turns }: VisitCost, currency: strin
 
 /** Why no work is done on a day. */
 export function blockedWords(blocked: Blocked): string {
-  if (blocked.code === "not-a-workday") return "nobody works";
-  return blocked.reason === null ? "it cannot be spared" : `it cannot be spared: ${blocked.reason}`;
+  switch (blocked.code) {
+    case "not-a-workday":
+      return "nobody works";
+    case "closed":
+      return blocked.reason === null ? "closed" : `closed: ${blocked.reason}`;
+    case "needed":
+      return blocked.reason === null
+        ? "it cannot be spared"
+        : `it cannot be spared: ${blocked.reason}`;
+  }
 }
 
 /** What a plan cannot keep to, in one sentence, and what would free it. */

@@ -90,7 +90,7 @@ export interface Shopping {
 const SHOPPED = [
   ...(["machines", "tasks", "readings", "meterChanges", "entries", "rounds", "findings"] as const),
   ...(["visits", "journeys", "fluids", "servicePoints", "fitments", "parts", "products"] as const),
-  ...(["people", "checklists", "stockMoves", "orders"] as const),
+  ...(["people", "closures", "checklists", "stockMoves", "orders"] as const),
 ] as const;
 
 /** What to buy for the work ahead. */

@@ -19,7 +19,7 @@ import { VisitKeeper, type PlannedMachine, type VisitsUpdate } from "./visitKeep
 
 const VISITS = keptState<VisitsUpdate>("visits", "unwanted", {
   planning: DEFAULT_PLANNING,
-  hours: { people: null, bays: null, hours: null },
+  weekHours: [],
 });
 
 const byId = (machines: readonly PlannedMachine[]): PlannedMachine[] =>

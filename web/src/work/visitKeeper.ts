@@ -8,7 +8,7 @@ import {
   RECKONED_SECTIONS,
   settingsOf,
   usualRate,
-  workHoursOf,
+  weekHoursOf,
   type Book,
   type DayNumber,
   type Machine,
@@ -19,7 +19,7 @@ import {
   type PlanSource,
   type RecordOf,
   type Section,
-  type WorkHours,
+  type WeekHours,
 } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
 import type { BoardSource, JournalLine } from "../data/bookStorage.js";
@@ -39,7 +39,8 @@ export interface PlannedMachine {
 /** What has become of the visits, and what they are weighed by. */
 export interface VisitsUpdate extends KeptUpdate<PlannedMachine> {
   readonly planning: Planning;
-  readonly hours: WorkHours;
+  /** The hours of work there are, week by week from this one on. */
+  readonly weekHours: readonly WeekHours[];
 }
 
 /** What visits are planned from. */
@@ -60,6 +61,7 @@ const KEPT = [
   "products",
   "people",
   "bays",
+  "closures",
 ] as const;
 type Kept = (typeof KEPT)[number];
 
@@ -84,7 +86,7 @@ export class VisitKeeper extends Keeper<VisitsUpdate> {
   }: Since): Promise<VisitsUpdate> {
     await this.readAgain(lines);
     const own = await this.storage.ownSettings();
-    const planning = planningOf({ settings: own });
+    const planning = planningOf({ settings: own, closures: this.list("closures") });
     const source: PlanSource = {
       settings: settingsOf({ settings: own }),
       planning,
@@ -95,8 +97,12 @@ export class VisitKeeper extends Keeper<VisitsUpdate> {
     const isWhole = ids === null;
     const books = isWhole ? await this.readAll() : await this.storage.machineBooks(ids);
     const machines = this.plan(books, source, today);
-    const hours = workHoursOf(this.list("people"), this.list("bays"));
-    return { seq, today, isWhole, isCurrent: true, planning, hours, machines };
+    const workshop = {
+      ...{ people: this.list("people"), bays: this.list("bays") },
+      closures: this.list("closures"),
+    };
+    const weekHours = weekHoursOf(workshop, planning, today, planning.weeks + 1);
+    return { seq, today, isWhole, isCurrent: true, planning, weekHours, machines };
   }
 
   private list<S extends Kept>(section: S): readonly RecordOf[S][] {

@@ -24,7 +24,9 @@ export interface SettingsInput extends Partial<Settings> {
   /** All views of the board that are kept. */
   readonly views?: BoardView[];
   /** What visits are weighed by; what is not named stays. */
-  readonly planning?: Partial<Omit<Planning, "workdays">> & { readonly workdays?: number[] };
+  readonly planning?: Partial<Omit<Planning, "workdays" | "closed">> & {
+    readonly workdays?: number[];
+  };
 }
 
 const NAMES = ["dueWithinDays", "leadDays", "staleAfterDays"] as const;

@@ -16,6 +16,8 @@ const planningSchema = z.looseObject(
     lateADay: notNegativeField.nullish(),
     /** What a day past the grace costs. */
     pastGraceADay: notNegativeField.nullish(),
+    /** What an hour of work over those there are in a week is priced at. */
+    overHour: notNegativeField.nullish(),
     /** The days of the week on which work is done, 1 Monday to 7 Sunday. */
     workdays: z
       .array(wholeField.min(1, "a weekday, 1 to 7").max(7, "a weekday, 1 to 7"), "weekdays")

@@ -65,7 +65,7 @@ export function planJourney(
   const { machine, today } = state;
   const days = journeyDays(journey, today);
   const runs = journeyRuns(journey, state.meters, today);
-  const spare = spareDays(machine, source.planning.workdays, today, addDays(days.departs, -1));
+  const spare = spareDays(machine, source.planning, today, addDays(days.departs, -1));
   const clear = journey.daysClear ?? DEFAULT_DAYS_CLEAR;
   const lastClear = addDays(days.departs, -1 - clear);
   const usual = spare.findLast((day) => day <= lastClear) ?? spare.at(-1) ?? null;

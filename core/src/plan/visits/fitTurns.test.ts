@@ -29,7 +29,7 @@ test("on a fixed grid it would not count so early: it is put off, and that is to
   const issues = planIssuesOf({
     ...{ machine: {} as never, fitted: one === undefined ? [] : [one], held: [], spare },
     placed: [{ turn: own, day: 70 as DayNumber }],
-    ...{ planning: { workdays: [] }, today: 0 as DayNumber, until: 180 as DayNumber },
+    ...{ planning: { workdays: [], closed: [] }, today: 0 as DayNumber, until: 180 as DayNumber },
   });
   expect(issues).toEqual([
     { code: "hard-end-before-it-counts", task: "test", end: 40, counts: 60 },

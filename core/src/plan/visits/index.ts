@@ -1,7 +1,7 @@
 export { dayToSpare, type PlanIssue } from "./planIssues.js";
 export { costOfVisiting, type MachinePlan } from "./planMachine.js";
 export type { PlannedVisit } from "./plannedVisit.js";
-export { hoursOf, minutesOf, ridgeOf, type Week, type WorkHours, workHoursOf } from "./ridge.js";
+export { hoursOf, minutesOf, ridgeOf, type Week } from "./ridge.js";
 export type { RoomMove } from "./roomMoves.js";
 export { type Blocked, mondayOf, spareDays, weekdayOf } from "./spareDays.js";
 export { countsOn, isPastHardEnd, type Turn, turnKey, turnOn } from "./turn.js";
@@ -28,4 +28,5 @@ export {
   visitCostOn,
 } from "./visitCost.js";
 export { awayOn, type PlanSource, planUntil, visitsOfMachine } from "./visitsOfMachine.js";
+export { weekHoursOf, type WeekHours } from "./weekHours.js";
 export { type FullWeek, movesOutOf, otherWeeks, type WeekVisit } from "./weekRoom.js";

@@ -1,8 +1,7 @@
 import type { TaskId } from "../../book/records/ids.js";
 import type { Machine } from "../../book/records/machine.js";
-import type { Planning } from "../../book/records/settings.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
-import { blockedOn, spareDays, type Blocked } from "./spareDays.js";
+import { blockedOn, spareDays, type Blocked, type WorkDays } from "./spareDays.js";
 import type { FittedTurn } from "./fitTurns.js";
 import type { Turn } from "./turn.js";
 
@@ -67,7 +66,7 @@ export interface PlannedTurns {
   readonly held: readonly { readonly day: DayNumber; readonly turns: readonly Turn[] }[];
   /** The days it can be worked on, up to and with `until`. */
   readonly spare: readonly DayNumber[];
-  readonly planning: Pick<Planning, "workdays">;
+  readonly planning: WorkDays;
   readonly today: DayNumber;
   readonly until: DayNumber;
 }
@@ -97,9 +96,8 @@ function hardIssue(
   const { task, hardEnd: end, earliest, interval } = turn;
   if (end === null || (first !== null && first <= end)) return [];
   if (end < today) return [{ code: "hard-end-passed", task, end, first }];
-  const { workdays } = planning;
   // There is a day yet, past the time looked at.
-  const isLater = first === null && spareDays(machine, workdays, addDays(until, 1), end).length > 0;
+  const isLater = first === null && spareDays(machine, planning, addDays(until, 1), end).length > 0;
   if (isLater) return [];
   if (interval === null && earliest > end) {
     return [{ code: "hard-end-before-it-counts", task, end, counts: earliest }];
@@ -107,7 +105,7 @@ function hardIssue(
   const day = leftOut.filter((one) => one >= today && one <= end).at(-1);
   if (day !== undefined) return [{ code: "left-out-before-hard-end", task, end, day, first }];
   const from = interval === null ? (Math.max(today, earliest) as DayNumber) : today;
-  const blocked = blockedDays(machine, workdays, from, end);
+  const blocked = blockedDays(machine, planning, from, end);
   return [{ code: "no-day-before-hard-end", task, end, first, blocked }];
 }
 
@@ -116,7 +114,7 @@ function withoutDay(
   { machine, fitted, placed, spare, planning, today }: PlannedTurns,
   told: ReadonlySet<TaskId>,
 ): PlanIssue[] {
-  const blocked = blockedOn(machine, planning.workdays, today);
+  const blocked = blockedOn(machine, planning, today);
   if (spare.length > 0 || blocked === null) return [];
   const found = new Set(placed.map(({ turn }) => turn));
   const lost = fitted.filter(({ turn }) => !found.has(turn) && !told.has(turn.task));
@@ -145,13 +143,13 @@ export function dayToSpare(issue: PlanIssue, today: DayNumber): DayNumber | null
 /** The last days up to `until` on which no work is done, with why. */
 function blockedDays(
   machine: Machine,
-  workdays: readonly number[],
+  work: WorkDays,
   from: DayNumber,
   until: DayNumber,
 ): BlockedDay[] {
   const days: BlockedDay[] = [];
   for (let day = until; day >= from && days.length < MOST_BLOCKED; day = addDays(day, -1)) {
-    const blocked = blockedOn(machine, workdays, day);
+    const blocked = blockedOn(machine, work, day);
     if (blocked !== null) days.unshift({ day, blocked });
   }
   return days;

@@ -51,7 +51,7 @@ export function planMachine(
   const open = visits.filter((visit) => undoneTasks(visit, state).length > 0);
   const [past, ahead] = partition(open, ({ date }) => dayOf(date) < today);
   const held = heldVisits(ahead, state, turns);
-  const spare = spareDays(machine, planning.workdays, today, until);
+  const spare = spareDays(machine, planning, today, until);
   const fitted = fitTurns(turns, { held, open, spare, today });
   const placed = [false, true].flatMap((isOutside) => {
     const own = fitted.filter(({ turn }) => turn.isOutside === isOutside);

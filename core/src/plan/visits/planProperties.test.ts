@@ -49,7 +49,7 @@ function costOfPlan({ visits }: MachinePlan): number {
 function spareAfter({ parts }: DrawnMachine, end: DayNumber): boolean {
   const machine = parts.machines?.[0] as Pick<Machine, "needed">;
   const from = addDays(planUntil(TODAY, planning), 1);
-  return spareDays(machine, planning.workdays, from, end).length > 0;
+  return spareDays(machine, planning, from, end).length > 0;
 }
 
 const keysOf = (turns: readonly Turn[]): string[] => turns.map(turnKey).sort();

@@ -1,10 +1,13 @@
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
-import { hoursOf, ridgeOf, workHoursOf, type CountedVisit } from "./ridge.js";
+import { hoursOf, ridgeOf, type CountedVisit } from "./ridge.js";
 import { blockedOn, mondayOf, spareDays, weekdayOf } from "./spareDays.js";
 
 const MONDAY = dayOf("2026-11-23");
 const visit = (day: DayNumber, minutes: (number | null)[], isOutside = false): CountedVisit =>
   ({ day, turns: minutes.map((one) => ({ minutes: one })), otherMinutes: 0, isOutside }) as never;
+
+const weeks = (count: number) =>
+  Array.from({ length: count }, (_, week) => ({ monday: addDays(MONDAY, 7 * week), hours: 40 }));
 
 test("weeks begin on Monday, also across 1970", () => {
   expect([weekdayOf(MONDAY), weekdayOf(addDays(MONDAY, 6)), weekdayOf(-1 as DayNumber)]).toEqual([
@@ -20,9 +23,9 @@ test("hours are summed by week; what has no estimate is counted, what is for oth
     visit(addDays(MONDAY, 7), [45]),
     visit(addDays(MONDAY, 70), [45]),
   ];
-  const weeks = ridgeOf(visits, addDays(MONDAY, 2), 2);
+  const ridge = ridgeOf(visits, weeks(2));
   expect(
-    weeks.map(({ monday, hours, unknown, visits: own }) => [monday, hours, unknown, own.length]),
+    ridge.map(({ monday, hours, unknown, visits: own }) => [monday, hours, unknown, own.length]),
   ).toEqual([
     [MONDAY, 1.5, 1, 2],
     [addDays(MONDAY, 7), 0.75, 0, 1],
@@ -32,16 +35,7 @@ test("hours are summed by week; what has no estimate is counted, what is for oth
 
 test("a week that is just full holds no more than there is", () => {
   const visits = Array.from({ length: 30 }, () => visit(MONDAY, [20]));
-  expect(ridgeOf(visits, MONDAY, 1)[0]?.hours).toBe(10);
-});
-
-test.each([
-  [[{ hoursAWeek: 30 }, { hoursAWeek: 20, hasLeft: true }], [{ hoursAWeek: 40 }], 30],
-  [[{ hoursAWeek: 30 }, { hoursAWeek: 20 }], [{ hoursAWeek: 40 }], 40],
-  [[{}], [{ hoursAWeek: 40 }], 40],
-  [[{}], [], null],
-])("the hours there are: the lesser of people %j and bays %j", (people, bays, hours) => {
-  expect(workHoursOf(people as never, bays as never).hours).toBe(hours);
+  expect(ridgeOf(visits, weeks(1))[0]?.hours).toBe(10);
 });
 
 test("weekdays and dates of one line both hold, lines hold by themselves, and nobody works at weekends", () => {
@@ -49,11 +43,18 @@ test("weekdays and dates of one line both hold, lines hold by themselves, and no
     { weekdays: [1], from: "2026-11-30", reason: "term" },
     { from: "2026-11-25", to: "2026-11-25" },
   ];
-  const spare = spareDays({ needed }, [1, 2, 3, 4, 5], MONDAY, addDays(MONDAY, 8));
+  const spare = spareDays(
+    { needed },
+    { workdays: [1, 2, 3, 4, 5], closed: [] },
+    MONDAY,
+    addDays(MONDAY, 8),
+  );
   expect(spare.map((day) => day - MONDAY)).toEqual([0, 1, 3, 4, 8]);
-  expect(blockedOn({ needed }, [1], addDays(MONDAY, 7))).toEqual({
+  expect(blockedOn({ needed }, { workdays: [1], closed: [] }, addDays(MONDAY, 7))).toEqual({
     code: "needed",
     reason: "term",
   });
-  expect(blockedOn({ needed }, [1], addDays(MONDAY, 1))).toEqual({ code: "not-a-workday" });
+  expect(blockedOn({ needed }, { workdays: [1], closed: [] }, addDays(MONDAY, 1))).toEqual({
+    code: "not-a-workday",
+  });
 });

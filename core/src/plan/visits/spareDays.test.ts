@@ -18,7 +18,12 @@ test("a week runs from Monday to Sunday, before 1970 as after", () => {
 
 test("work is done on workdays on which the machine is not needed", () => {
   const needed = [{ weekdays: [2, 4], reason: "round" }];
-  const days = spareDays({ needed }, WORKDAYS, MONDAY, addDays(MONDAY, 6));
+  const days = spareDays(
+    { needed },
+    { workdays: WORKDAYS, closed: [] },
+    MONDAY,
+    addDays(MONDAY, 6),
+  );
   expect(dates(days)).toEqual(["2026-11-23", "2026-11-25", "2026-11-27"]);
 });
 
@@ -36,7 +41,9 @@ test.each<readonly [object, string, unknown]>([
   [{ from: "2026-11-28" }, "2026-11-28", { code: "needed", reason: null }],
   [{ weekdays: [1] }, "2026-11-28", { code: "not-a-workday" }],
 ])("%j on %s: %j", (line, date, blocked) => {
-  expect(blockedOn({ needed: [line as never] }, WORKDAYS, dayOf(date))).toEqual(blocked);
+  expect(
+    blockedOn({ needed: [line as never] }, { workdays: WORKDAYS, closed: [] }, dayOf(date)),
+  ).toEqual(blocked);
 });
 
 test("the last day up to one and the first from it on are found", () => {

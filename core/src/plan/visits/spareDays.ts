@@ -1,4 +1,5 @@
 import type { Machine } from "../../book/records/machine.js";
+import type { Planning } from "../../book/records/settings.js";
 import type { Needed } from "../../book/records/service.js";
 import { addDays, dayOf, type DayNumber } from "../../calendar/dayNumber.js";
 
@@ -17,8 +18,13 @@ export function mondayOf(day: DayNumber): DayNumber {
   return addDays(day, 1 - weekdayOf(day));
 }
 
+/** The days on which work is done. */
+export type WorkDays = Pick<Planning, "workdays" | "closed">;
+
 /** Why no work is done on a machine on a day. */
 export type Blocked =
+  /** The workshop is closed, with the reason where there is one. */
+  | { readonly code: "closed"; readonly reason: string | null }
   /** Nobody works on that day of the week. */
   | { readonly code: "not-a-workday" }
   /** The machine cannot be spared, with the reason where there is one. */
@@ -33,27 +39,34 @@ function isNeeded({ weekdays, from, to }: Needed, day: DayNumber): boolean {
   return onWeekday && within;
 }
 
+/** Why nobody works on a day, null where somebody does. */
+export function closedOn({ workdays, closed }: WorkDays, day: DayNumber): Blocked | null {
+  if (!workdays.includes(weekdayOf(day))) return { code: "not-a-workday" };
+  const closure = closed.find(({ from, to }) => day >= from && day <= to);
+  return closure === undefined ? null : { code: "closed", reason: closure.reason };
+}
+
 /** Why no work is done on a machine on a day, null where it can be: it is needed then (the weekdays and the dates of one line both hold), or nobody works. */
 export function blockedOn(
   { needed }: Pick<Machine, "needed">,
-  workdays: readonly number[],
+  work: WorkDays,
   day: DayNumber,
 ): Blocked | null {
   const need = (needed ?? []).find((one) => isNeeded(one, day));
   if (need !== undefined) return { code: "needed", reason: need.reason ?? null };
-  return workdays.includes(weekdayOf(day)) ? null : { code: "not-a-workday" };
+  return closedOn(work, day);
 }
 
 /** The days from `from` up to and with `until` on which a machine can be worked on, in order. */
 export function spareDays(
   machine: Pick<Machine, "needed">,
-  workdays: readonly number[],
+  work: WorkDays,
   from: DayNumber,
   until: DayNumber,
 ): DayNumber[] {
   const days: DayNumber[] = [];
   for (let day = from; day <= until; day = addDays(day, 1)) {
-    if (blockedOn(machine, workdays, day) === null) days.push(day);
+    if (blockedOn(machine, work, day) === null) days.push(day);
   }
   return days;
 }

@@ -25,6 +25,8 @@ export interface Turn {
   /** What is opened for it, null where nothing is. */
   readonly access: string | null;
   readonly minutes: number | null;
+  /** Words that who does it, and where, must have among their own; absent where it needs none. */
+  readonly needs?: readonly string[];
   /** Whether it is for others to do: licensed, specialist tools, warranty. */
   readonly isOutside: boolean;
 }

@@ -129,6 +129,7 @@ function turnsOfTask(
     value: valueOfTurn(needs, planning),
     access: task.access ?? null,
     minutes: needs.minutes,
+    ...((task.needs ?? []).length > 0 ? { needs: task.needs ?? [] } : {}),
     isOutside: (task.outside ?? null) !== null,
   };
   const isGrid = onGrid(task);

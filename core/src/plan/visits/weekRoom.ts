@@ -50,7 +50,7 @@ function movable(visit: WeekVisit, today: DayNumber, planning: Planning): Movabl
   const { turns, day, machine } = visit;
   const cost = costOfVisiting(machine, planning);
   const stays = visitCostOn(turns, day, cost, planning).total;
-  const spare = spareDays(machine, planning.workdays, today, planUntil(today, planning));
+  const spare = spareDays(machine, planning, today, planUntil(today, planning));
   const weeks = otherWeeks(otherDays(turns, spare, cost, planning), day, Infinity);
   return {
     minutes: Math.round(minutesOf(visit)),

@@ -17,7 +17,7 @@ import type { BookStorage } from "../../../data/bookStorage.js";
 import { useLiveOf } from "../../../data/useLiveOf.js";
 
 async function readFor(storage: BookStorage, id: MachineId) {
-  const [book, own, plate, visits, parts, products, people] = await Promise.all([
+  const [book, own, plate, visits, parts, products, people, closures] = await Promise.all([
     storage.machineBook(id),
     storage.ownSettings(),
     storage.plate(id),
@@ -25,8 +25,9 @@ async function readFor(storage: BookStorage, id: MachineId) {
     storage.list("parts"),
     storage.list("products"),
     storage.list("people"),
+    storage.list("closures"),
   ]);
-  return { book, own, plate, visits, parts, products, people };
+  return { book, own, plate, visits, parts, products, people, closures };
 }
 
 /** What a journey asks of its machine, current as the book changes; null until it is read. */
@@ -45,7 +46,7 @@ export function useJourneyPlan(
     const plate = plateNow(read.plate, read.book, today);
     const source = {
       settings,
-      planning: planningOf({ settings: read.own }),
+      planning: planningOf({ settings: read.own, closures: read.closures }),
       needs: { plate, parts, products, rate: usualRate(people) },
       coldMargin: read.own?.coldMargin ?? undefined,
     };

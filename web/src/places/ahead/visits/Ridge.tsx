@@ -1,5 +1,6 @@
-import { addDays, partsFromDay, type DayNumber, type Week, type WorkHours } from "@yonderfell/core";
+import { addDays, partsFromDay, type DayNumber, type Week } from "@yonderfell/core";
 import { useDroppable } from "@dnd-kit/core";
+import { countBy, maxBy } from "es-toolkit";
 import type { KeyboardEvent, ReactElement } from "react";
 import { counted, figure, MONTHS } from "../../../words/format.js";
 import { hoursWords } from "../../../words/visitWords.js";
@@ -29,17 +30,16 @@ export function weekAt({ x, y }: { readonly x: number; readonly y: number }): Da
 /** The ridge: hours of work ahead by week as a skyline against a line for the hours there are. */
 export function Ridge({
   weeks,
-  hours,
   chosen,
   onChoose,
 }: {
   readonly weeks: readonly Week<ListedVisit>[];
-  readonly hours: WorkHours;
   readonly chosen: DayNumber | null;
   readonly onChoose: (monday: DayNumber) => void;
 }): ReactElement {
-  const line = hours.hours;
-  const most = Math.max(1, line ?? 0, ...weeks.map((week) => week.hours)) * HEADROOM;
+  const most =
+    Math.max(1, ...weeks.map(({ hours, there }) => Math.max(hours, there ?? 0))) * HEADROOM;
+  const usual = usualHours(weeks);
   return (
     <div
       className="overflow-x-auto pt-6"
@@ -54,21 +54,18 @@ export function Ridge({
             week={week}
             isFirst={index === 0}
             most={most}
-            line={line}
             isChosen={week.monday === chosen}
             onChoose={onChoose}
           />
         ))}
-        {line !== null && (
-          <div
+        {usual !== null && (
+          <span
             aria-hidden="true"
-            className="pointer-events-none absolute inset-x-0 border-t-2 border-ink"
-            style={{ top: HEIGHT * (1 - line / most) }}
+            className="pointer-events-none absolute right-0 bg-ground px-1 text-fine font-semibold"
+            style={{ top: `calc(${HEIGHT * (1 - usual / most)}px - 1.5rem)` }}
           >
-            <span className="absolute -top-6 right-0 bg-ground px-1 text-fine font-semibold">
-              {`${hoursWords(line)} there are`}
-            </span>
-          </div>
+            {`${hoursWords(usual)} there are`}
+          </span>
         )}
       </div>
       <p className="flex gap-x-5 text-fine text-quiet" aria-hidden="true">
@@ -86,25 +83,30 @@ export function Ridge({
   );
 }
 
+/** The hours there are in most weeks; null where they are not known. */
+function usualHours(weeks: readonly Week<ListedVisit>[]): number | null {
+  const counts = Object.entries(countBy(weeks, ({ there }) => String(there)));
+  const [usual] = maxBy(counts, ([, count]) => count) ?? [];
+  return usual === undefined || usual === "null" ? null : Number(usual);
+}
+
 function WeekColumn({
   week,
   isFirst,
   most,
-  line,
   isChosen,
   onChoose,
 }: {
   readonly week: Week<ListedVisit>;
   readonly isFirst: boolean;
   readonly most: number;
-  readonly line: number | null;
   readonly isChosen: boolean;
   readonly onChoose: (monday: DayNumber) => void;
 }): ReactElement {
   const { setNodeRef, isOver } = useDroppable({ id: week.monday });
   const held = heldHours(week);
   const heightOf = (hours: number): number => (HEIGHT * hours) / most;
-  const over = line === null ? 0 : week.hours - line;
+  const over = week.there === null ? 0 : Math.max(0, week.hours - week.there);
   return (
     <button
       ref={setNodeRef}
@@ -118,9 +120,15 @@ function WeekColumn({
       <span className="sr-only">{wordsOf(week, held, over)}</span>
       <span
         aria-hidden="true"
-        className={`flex w-full flex-col justify-end border-b-2 ${isChosen ? "border-ink bg-wash" : "border-rule group-hover:bg-wash"}`}
+        className={`relative flex w-full flex-col justify-end border-b-2 ${isChosen ? "border-ink bg-wash" : "border-rule group-hover:bg-wash"}`}
         style={{ height: HEIGHT }}
       >
+        {week.there !== null && (
+          <span
+            className="pointer-events-none absolute inset-x-0 z-20 border-t-2 border-ink"
+            style={{ top: HEIGHT * (1 - week.there / most) }}
+          />
+        )}
         {week.hours > 0 && (
           <span
             className={`relative z-10 self-center text-center text-fine leading-tight tabular-nums ${isOver || isChosen ? "bg-wash" : "bg-ground group-hover:bg-wash"} ${over > 0 ? "font-bold text-overdue" : "text-quiet"}`}
@@ -171,5 +179,6 @@ function wordsOf(week: Week<ListedVisit>, held: number, over: number): string {
   const dates = `${dayOfMonth} ${MONTHS[month - 1]} to ${until.dayOfMonth} ${MONTHS[until.month - 1]}`;
   const load = `${hoursWords(week.hours)} of work, ${hoursWords(held)} of it accepted`;
   const more = over > 0 ? `, ${hoursWords(over)} more than there are` : "";
-  return `${dates}: ${counted(week.visits.length, "visit")}, ${load}${more}`;
+  const there = week.there === null ? "" : `; ${hoursWords(week.there)} there are`;
+  return `${dates}: ${counted(week.visits.length, "visit")}, ${load}${more}${there}`;
 }

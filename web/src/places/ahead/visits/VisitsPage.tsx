@@ -107,7 +107,7 @@ interface Planned {
 }
 
 function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
-  const { machines, planning, hours } = visits;
+  const { machines, planning, weekHours } = visits;
   const today = useAppSelector((state) => state.session.today);
   const nameOf = useTaskNames();
   const [open, onOpen] = useState("");
@@ -115,10 +115,7 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   const [moving, onMove] = useState<Moving | null>(null);
   const [week, onWeek] = useChosenWeek();
   const listed = useMemo(() => listVisits(machines, moving), [machines, moving]);
-  const ridge = useMemo(
-    () => ridgeOf(listed, today, planning.weeks + 1),
-    [listed, today, planning.weeks],
-  );
+  const ridge = useMemo(() => ridgeOf(listed, weekHours), [listed, weekHours]);
   const released = useReleasePoint();
   const dragged = ({ active }: DragEndEvent): void => {
     const visit = listed.find(({ key }) => key === active.id);
@@ -148,13 +145,12 @@ function Plan({ visits }: { readonly visits: VisitsState }): ReactElement {
   };
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dragged}>
-      <VisitsSummary {...{ listed, ridge, today, goTo }} hours={hours.hours} />
+      <VisitsSummary {...{ listed, ridge, today, goTo }} />
       <AskCurrency />
       <VisitIssues machines={machines} nameOf={nameOf} today={today} />
       <MissedVisits machines={machines} nameOf={nameOf} today={today} planning={planning} />
       <Ridge
         weeks={ridge}
-        hours={hours}
         chosen={week}
         onChoose={(monday) => lookAt(monday === week ? null : monday)}
       />
@@ -226,7 +222,7 @@ function ListHead(props: Planned): ReactElement {
 
 function VisitList(props: Planned): ReactElement {
   const { visits, listed, ridge, today, nameOf, changes, open, onOpen, onMove, week } = props;
-  const { planning, hours } = visits;
+  const { planning } = visits;
   const currency = useCurrency();
   const tasksOf = useTasksOf();
   const [most, setMost] = useState(LISTED_AT_ONCE);
@@ -235,9 +231,10 @@ function VisitList(props: Planned): ReactElement {
   const inHand = listed.find(({ key }) => key === open);
   const list = inHand === undefined || shown.includes(inHand) ? shown : [...shown, inHand];
   const weekWords = (day: DayNumber): string => {
-    const load = ridge.find(({ monday }) => monday === mondayOf(day))?.hours ?? 0;
-    const of = hours.hours === null ? "" : ` of ${hoursWords(hours.hours)}`;
-    return `${hoursWords(load)}${of} that week`;
+    const own = ridge.find(({ monday }) => monday === mondayOf(day));
+    const there = own?.there ?? null;
+    const of = there === null ? "" : ` of ${hoursWords(there)}`;
+    return `${hoursWords(own?.hours ?? 0)}${of} that week`;
   };
   if (list.length === 0) {
     const where = week === null ? "in the weeks looked at" : "in this week";

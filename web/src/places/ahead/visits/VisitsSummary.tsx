@@ -10,19 +10,17 @@ import { Term } from "../../../ui/Term.js";
 export function VisitsSummary({
   listed,
   ridge,
-  hours,
   today,
   goTo,
 }: {
   readonly listed: readonly ListedVisit[];
   readonly ridge: readonly Week<ListedVisit>[];
-  readonly hours: number | null;
   readonly today: DayNumber;
   readonly goTo: (monday: DayNumber) => void;
 }): ReactElement {
   const held = listed.filter(({ planned }) => planned.visit !== null).length;
   const next = listed[0];
-  const [over, ...others] = ridge.filter((week) => hours !== null && week.hours > hours);
+  const [over, ...others] = ridge.filter(({ hours, there }) => there !== null && hours > there);
   const unknown = ridge.reduce((sum, week) => sum + week.unknown, 0);
   return (
     <p className="mb-3">

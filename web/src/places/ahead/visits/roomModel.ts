@@ -30,12 +30,12 @@ export interface Overfull {
 export function overfull(
   week: Week<ListedVisit>,
   ridge: readonly Week<ListedVisit>[],
-  hours: number | null,
   today: DayNumber,
   planning: Planning,
 ): Overfull | null {
-  if (hours === null || week.hours <= hours) return null;
-  const over = week.hours - hours;
+  const { there } = week;
+  if (there === null || week.hours <= there) return null;
+  const over = week.hours - there;
   const movable = week.visits.filter(
     (visit) => visit.planned.visit?.pinned !== true && minutesOf(visit) > 0,
   );
@@ -45,7 +45,10 @@ export function overfull(
       return { day, turns, otherMinutes, isOutside, machine: { needed, visitCost } };
     }),
     excess: Math.round(over * MINUTES_AN_HOUR),
-    room: ridge.map((one) => [one.monday, Math.max(0, hours - one.hours) * MINUTES_AN_HOUR]),
+    room: ridge.map((one) => [
+      one.monday,
+      Math.max(0, (one.there ?? there) - one.hours) * MINUTES_AN_HOUR,
+    ]),
     ...{ today, planning },
   };
   return { over, movable, asked };

@@ -30,18 +30,18 @@ const MINUTES_AN_HOUR = 60;
 
 /** How to make room in the week chosen, as the plan stands; null where none is needed. */
 export function useRoom(
-  { machines, planning, hours }: VisitsState,
+  { machines, planning, weekHours }: VisitsState,
   week: DayNumber | null,
   today: DayNumber,
 ): WeekRoom | null {
   const [answer, setAnswer] = useState<Answer>(NOTHING);
   const asked = useMemo(() => {
     if (week === null) return null;
-    const ridge = ridgeOf(listVisits(machines, null), today, planning.weeks + 1);
+    const ridge = ridgeOf(listVisits(machines, null), weekHours);
     const chosen = ridge.find(({ monday }) => monday === week);
     if (chosen === undefined) return null;
-    return overfull(chosen, ridge, hours.hours, today, planning);
-  }, [machines, planning, hours, week, today]);
+    return overfull(chosen, ridge, today, planning);
+  }, [machines, planning, weekHours, week, today]);
   useEffect(() => {
     if (asked === null) return undefined;
     let isWanted = true;

@@ -126,7 +126,7 @@ export function addableTo(
 /** The days a visit can be moved to, cheapest first. */
 export function daysFor(visit: ListedVisit, today: DayNumber, planning: Planning): OtherDay[] {
   const { machine } = visit.of;
-  const spare = spareDays(machine, planning.workdays, today, planUntil(today, planning));
+  const spare = spareDays(machine, planning, today, planUntil(today, planning));
   return otherDays(visit.turns, spare, costOfVisiting(machine, planning), planning);
 }
 
@@ -150,7 +150,7 @@ export function nextSpare(
   today: DayNumber,
   planning: Planning,
 ): DayNumber | null {
-  const spare = spareDays(of.machine, planning.workdays, today, planUntil(today, planning));
+  const spare = spareDays(of.machine, planning, today, planUntil(today, planning));
   const found = step > 0 ? spare.find((one) => one > day) : spare.findLast((one) => one < day);
   return found ?? null;
 }

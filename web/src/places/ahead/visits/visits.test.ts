@@ -81,11 +81,18 @@ test("the cheapest day of other weeks is offered, cheapest week first, the own w
   expect(weeks).toHaveLength(3);
 });
 
+/** The weeks looked at, were there so many hours in each. */
+const weeksWith = (hours: number | null) =>
+  Array.from({ length: PLANNING.weeks + 1 }, (_, week) => ({
+    monday: addDays(mondayOf(TODAY), week * 7),
+    hours,
+  }));
+
 /** What is asked of the week that holds most, were there so many hours. */
 function fullestWith(hours: number | null, listed = listVisits(machines, null)): Overfull | null {
-  const ridge = ridgeOf(listed, TODAY, PLANNING.weeks + 1);
+  const ridge = ridgeOf(listed, weeksWith(hours));
   const most = ridge.reduce((one, other) => (other.hours > one.hours ? other : one));
-  return overfull(most, ridge, hours, TODAY, PLANNING);
+  return overfull(most, ridge, TODAY, PLANNING);
 }
 
 const movesWith = (full: Overfull): readonly VisitMove[] =>
@@ -93,7 +100,7 @@ const movesWith = (full: Overfull): readonly VisitMove[] =>
 
 test("moves that make room leave no week with more than there are hours for, at what each is said to cost", () => {
   const listed = listVisits(machines, null);
-  const most = Math.max(...ridgeOf(listed, TODAY, PLANNING.weeks + 1).map(({ hours }) => hours));
+  const most = Math.max(...ridgeOf(listed, weeksWith(null)).map(({ hours }) => hours));
   const full = fullestWith(most - 1);
   expect(full?.over).toBeCloseTo(1);
   const moves = full === null ? [] : movesWith(full);
@@ -102,7 +109,7 @@ test("moves that make room leave no week with more than there are hours for, at 
     const move = moves.find((one) => one.visit.key === visit.key);
     return move === undefined ? visit : { ...visit, day: move.day };
   });
-  for (const { hours } of ridgeOf(after, TODAY, PLANNING.weeks + 1)) {
+  for (const { hours } of ridgeOf(after, weeksWith(null))) {
     expect(hours).toBeLessThanOrEqual(most - 1);
   }
   for (const { visit, day, more } of moves) {

@@ -3,11 +3,18 @@ import { isAmountOrEmpty, isEmpty, isWhole } from "../../../form/typed.js";
 import { typedFigure, typedNumber } from "../../../words/writing.js";
 
 /** A weight that is an amount. */
-export type Amount = Exclude<keyof Planning, "workdays">;
+export type Amount = Exclude<keyof Planning, "workdays" | "closed">;
 
 /** The weights that are amounts, in the order they are asked for. */
 export const AMOUNTS = [
-  ...(["visitCost", "accessCost", "leastTurnValue", "lateADay", "pastGraceADay"] as const),
+  ...([
+    "visitCost",
+    "accessCost",
+    "leastTurnValue",
+    "lateADay",
+    "pastGraceADay",
+    "overHour",
+  ] as const),
   ...(["weeks", "leastDays"] as const),
 ] as const;
 

@@ -7,6 +7,7 @@ export const WEIGHTS_LABELS: Readonly<Record<keyof WeightsModel, string>> = {
   leastTurnValue: "A turn is worth at least",
   lateADay: "A day late within the grace",
   pastGraceADay: "A day past the grace",
+  overHour: "An hour more than there are",
   weeks: "Weeks ahead",
   leastDays: "Left to rounds",
   workdays: "Work is done on",
@@ -19,6 +20,7 @@ export const WEIGHTS_NOTES: Readonly<Record<Amount, string>> = {
   leastTurnValue: "where its parts and labour have no figures",
   lateADay: "",
   pastGraceADay: "a hard limit is never passed",
+  overHour: "in a week that cannot hold all, as the fleet plan weighs it",
   weeks: "",
   leastDays: "what comes more often than every so many days",
 };
