@@ -11,7 +11,14 @@ export default {
       name: "core-knows-nobody",
       severity: "error",
       from: { path: "^core/", pathNot: "\\.test\\.ts$|^core/test/" },
-      to: { pathNot: "^core/|node_modules/(zod|es-toolkit|@noble/hashes|jsonc-parser)/" },
+      to: { pathNot: "^core/|node_modules/(zod|es-toolkit|@noble/hashes|jsonc-parser|highs)/" },
+    },
+    {
+      // It is handed the solver; whoever loads it says where from.
+      name: "core-knows-solver-by-type",
+      severity: "error",
+      from: { path: "^core/", pathNot: "\\.test\\.ts$" },
+      to: { path: "node_modules/highs/", dependencyTypesNot: ["type-only"] },
     },
     {
       name: "demo-knows-only-core",

@@ -16,6 +16,7 @@ export * from "./machine/index.js";
 export * from "./meter/index.js";
 export * from "./plan/index.js";
 export * from "./plan/journeys/index.js";
+export * from "./plan/fleet/index.js";
 export * from "./plan/visits/index.js";
 export * from "./quantity/index.js";
 export * from "./report/index.js";

@@ -26,7 +26,8 @@ export interface ServerOptions {
 /** Nothing but what the application itself ships: no inline script or style, nothing from elsewhere. */
 const POLICY = [
   "default-src 'none'",
-  "script-src 'self'",
+  // The solver of the fleet plan is WebAssembly; nothing else is compiled at run time.
+  "script-src 'self' 'wasm-unsafe-eval'",
   "worker-src 'self'",
   "style-src 'self'",
   "font-src 'self'",

@@ -4,6 +4,7 @@ import { again } from "../ui/again.js";
 
 const TodayPage = lazy(again(() => import("../places/ahead/today/TodayPage.js")));
 const VisitsPage = lazy(again(() => import("../places/ahead/visits/VisitsPage.js")));
+const FleetPage = lazy(again(() => import("../places/ahead/fleet/FleetPage.js")));
 const JourneysPage = lazy(again(() => import("../places/ahead/journeys/JourneysPage.js")));
 const Yard = lazy(again(() => import("../places/yard/Yard.js")));
 const MachinePage = lazy(again(() => import("../places/yard/MachinePage.js")));
@@ -45,6 +46,7 @@ export default function OtherPlaces(): ReactElement {
     <Routes>
       <Route path="/ahead/today" element={<TodayPage />} />
       <Route path="/ahead/visits" element={<VisitsPage />} />
+      <Route path="/ahead/fleet" element={<FleetPage />} />
       <Route path="/ahead/journeys" element={<JourneysPage />} />
       <Route path="/yard" element={<Yard />} />
       <Route path="/yard/readings" element={<ReadingSheet />} />

@@ -31,6 +31,7 @@ export function commandsOf(
     ...PLACES.map(({ name, path, key }) => go(`Go to ${name}`, path, "place", key)),
     go("Today", "/ahead/today", "day sheet what asks now print"),
     go("Visits", "/ahead/visits", "plan weeks ridge hours combine workload"),
+    go("Fleet plan", "/ahead/fleet", "best weeks all machines share hours bays people optimise"),
     go("Journeys", "/ahead/journeys", "trip season holiday towing before departure"),
     go("Add a machine", "/yard/new", "new vehicle"),
     go("Reading sheet", "/yard/readings", "many meters column paste"),

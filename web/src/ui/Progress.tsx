@@ -6,11 +6,14 @@ import { figure, NBSP } from "../words/format.js";
 export function Progress({
   label,
   share,
+  stop = "Stop",
   onStop,
 }: {
   readonly label: string;
   /** From 0 to 1; null where it is not known. */
   readonly share: number | null;
+  /** What the way to stop it is called. */
+  readonly stop?: string;
   readonly onStop: () => void;
 }): ReactElement {
   const percent = share === null ? null : Math.round(share * 100);
@@ -27,7 +30,7 @@ export function Progress({
         )}
       </label>
       <button type="button" className={QUIET_BUTTON} onClick={onStop}>
-        Stop
+        {stop}
       </button>
     </div>
   );

@@ -75,6 +75,7 @@ test.each<readonly [Change, string]>([
   [change("change-settings"), "settings of the book"],
   [change("accept-visit", visit), "visit of 07"],
   [change("accept-visit", visit, visit), "2 visits"],
+  [change("take-fleet-plan", visit, visit), "fleet plan, 2 visits"],
   [change("move-visit", visit), "change of a visit of 07"],
   [change("move-visit", visit, visit), "moving of 2 visits"],
   [change("drop-visit", visit), "dropping of a visit of 07"],

@@ -217,6 +217,7 @@ function readingWords(reading: Reading, machine: NamedMachine | null): string {
 
 function visitWords({ command, records }: Change, tag: string): string {
   if (command === "drop-visit") return `dropping of a visit of ${tag}`;
+  if (command === "take-fleet-plan") return `fleet plan, ${counted(records.length, "visit")}`;
   if (command === "move-visit" && records.length > 1) return `moving of ${records.length} visits`;
   if (command !== "accept-visit") return `change of a visit of ${tag}`;
   return records.length > 1 ? counted(records.length, "visit") : `visit of ${tag}`;

@@ -8,8 +8,6 @@ import {
   wasteOfSpan,
   wasteOn,
   usedInYear,
-  type AheadBook,
-  type Book,
   type ContainerStanding,
   type Finding,
   type MachineId,
@@ -28,6 +26,7 @@ import {
 } from "@yonderfell/core";
 import { expose } from "comlink";
 import { DexieStorage } from "../data/dexieStorage.js";
+import { partOfBook } from "../data/partOfBook.js";
 import { withStorage } from "../data/withStorage.js";
 
 /** What stands on the shelves and in the containers at the end of a day. */
@@ -103,13 +102,7 @@ function shoppingFor(
     (name) => new DexieStorage(name),
     database,
     async (storage) => {
-      const read = await Promise.all(
-        SHOPPED.map(async (section) => [section, await storage.list(section)] as const),
-      );
-      const book = {
-        ...Object.fromEntries(read),
-        settings: await storage.ownSettings(),
-      } as unknown as Required<Pick<Book, (typeof SHOPPED)[number]>> & AheadBook;
+      const book = await partOfBook(storage, SHOPPED);
       const chosen = machines === null ? null : new Set(machines);
       const { needs, gaps } = needsAhead(book, new Map(visits), { today, until, machines: chosen });
       const list = shoppingList(needs, {

@@ -57,6 +57,8 @@ export const machineSchema = z.looseObject(
     acquired: dateField.nullish(),
     /** Where it lives. */
     place: placeIdField.nullish(),
+    /** Words that a bay must take for it, such as its length. */
+    bayNeeds: z.array(nameField, "a list of needs").optional(),
     /** Who looks after it. */
     person: personIdField.nullish(),
     /** Whose quarts and gallons are meant on this machine where the word stands alone. */

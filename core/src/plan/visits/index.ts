@@ -15,6 +15,7 @@ export {
   noteVisit,
   pinVisit,
   quoteVisit,
+  settleVisit,
   splitVisit,
   VISIT_NEEDS,
   type VisitContext,

@@ -35,29 +35,58 @@ export function costOfVisiting(
   return visitCost ?? planning.visitCost;
 }
 
-/**
- * The visits of a machine up to and with `until`: those the book holds, on their days, and for all
- * turns they do not cover the cheapest ones (docs/visits.md). Work that is for others is planned apart
- * from one's own. What cannot be kept to is among the issues, and stands on the first day it can be done.
- */
-export function planMachine(
-  state: MachineState,
-  { turns, left }: MachineTurns,
-  visits: readonly Visit[],
-  planning: Planning,
-  until: DayNumber,
-): MachinePlan {
+/** What a machine's visits are planned from. */
+export interface ToPlan {
+  readonly state: MachineState;
+  readonly turns: MachineTurns;
+  /** Those of the book. */
+  readonly visits: readonly Visit[];
+  readonly planning: Planning;
+  /** The last day visits are proposed for. */
+  readonly until: DayNumber;
+}
+
+/** The turns of a machine with the days they have found. */
+export interface PlacedTurns {
+  /** The visits of the book from today on, without what fits in. */
+  readonly held: readonly PlannedVisit[];
+  /** Those whose day has passed with work not done. */
+  readonly missed: readonly PlannedVisit[];
+  /** The days on which the machine can be worked on. */
+  readonly spare: readonly DayNumber[];
+  readonly fitted: readonly FittedTurn[];
+  readonly placed: readonly Placed[];
+}
+
+/** The cheapest days for all turns of a machine that no visit of the book does; new visits only on days that are `open`. */
+export function placeTurns(
+  { state, turns: { turns }, visits, planning, until }: ToPlan,
+  open: (day: DayNumber) => boolean = () => true,
+): PlacedTurns {
   const { machine, today } = state;
-  const open = visits.filter((visit) => undoneTasks(visit, state).length > 0);
-  const [past, ahead] = partition(open, ({ date }) => dayOf(date) < today);
+  const undone = visits.filter((visit) => undoneTasks(visit, state).length > 0);
+  const [past, ahead] = partition(undone, ({ date }) => dayOf(date) < today);
   const held = heldVisits(ahead, state, turns);
-  const spare = spareDays(machine, planning, today, until);
-  const fitted = fitTurns(turns, { held, open, spare, today });
+  const spare = spareDays(machine, planning, today, until).filter(open);
+  const fitted = fitTurns(turns, { held, open: undone, spare, today });
   const placed = [false, true].flatMap((isOutside) => {
     const own = fitted.filter(({ turn }) => turn.isOutside === isOutside);
     const given = held.filter((visit) => visit.isOutside === isOutside);
     return proposed(own, given, spare, costOfVisiting(machine, planning), planning);
   });
+  return { held, missed: heldVisits(past, state, turns), spare, fitted, placed };
+}
+
+/**
+ * The visits of a machine up to and with `until`: those the book holds, on their days, and for all
+ * turns they do not cover the cheapest ones (docs/visits.md). Work that is for others is planned apart
+ * from one's own. What cannot be kept to is among the issues, and stands on the first day it can be done.
+ */
+export function planMachine(given: ToPlan): MachinePlan {
+  const { state, turns: all, planning, until } = given;
+  const { turns, left } = all;
+  const { machine, today } = state;
+  const { held, missed, spare, fitted, placed } = placeTurns(given);
   const joined = held.map((one) => ({
     ...one,
     fitting: placed.flatMap(({ turn, visit }) => (visit === one ? [turn] : [])),
@@ -65,14 +94,15 @@ export function planMachine(
   const fresh = groupByDay(placed.filter(({ visit }) => visit === null));
   return {
     visits: [...joined, ...fresh].sort((one, other) => one.day - other.day),
-    missed: heldVisits(past, state, turns),
+    missed,
     turns,
     left,
     issues: planIssuesOf({ machine, fitted, placed, held, spare, planning, today, until }),
   };
 }
 
-interface Placed {
+/** A turn and the day it has found. */
+export interface Placed {
   readonly turn: Turn;
   readonly day: DayNumber;
   /** The visit of the book it joins, null where it is in one proposed. */
@@ -105,7 +135,8 @@ function proposed(
   }));
 }
 
-function groupByDay(
+/** The visits that are proposed for some turns and their days. */
+export function groupByDay(
   placed: readonly { readonly turn: Turn; readonly day: DayNumber }[],
 ): PlannedVisit[] {
   const visits = new Map<string, Turn[]>();

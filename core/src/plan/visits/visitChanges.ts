@@ -116,6 +116,38 @@ export function moveVisit(
   return changed(slice, seen, "move-visit", { ...seen, date: formatDay(day) });
 }
 
+/**
+ * Moves a visit to a day, where it is not on it yet, and takes turns into it, those counted from today. Refused: a visit that
+ * was changed since it was `seen`, a task the machine no longer has.
+ */
+export function settleVisit(
+  slice: VisitSlice,
+  seen: Visit,
+  day: DayNumber,
+  added: readonly TurnName[],
+  { today, since }: Pick<VisitContext, "today" | "since">,
+): CommandResult<VisitIssue> {
+  const wanted = added.map(({ task }) => task);
+  const issues = issuesOf(slice, seen, wanted);
+  if (issues.length > 0) return failure(issues);
+  const others = withTasks(
+    seen,
+    seen.tasks.filter((one) => !wanted.includes(one)),
+  );
+  const chosen = added.map(({ task, number }) => ({
+    ...{ task, number, accepted: formatDay(today) },
+    ...(since === null ? {} : { since }),
+  }));
+  const turns = [...(others.turns ?? []), ...chosen];
+  const after = {
+    ...others,
+    date: formatDay(day),
+    tasks: [...others.tasks, ...wanted],
+    ...(turns.length > 0 ? { turns } : {}),
+  };
+  return success(changeOf("move-visit", edited(seen, after)));
+}
+
 /** Settles the day of a visit, or leaves it open again. Refused: one that was changed since it was `seen`. */
 export function pinVisit(
   slice: VisitSlice,

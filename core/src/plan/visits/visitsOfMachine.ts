@@ -11,7 +11,7 @@ import type { Visit } from "../../book/records/visit.js";
 import { addDays, formatDay, type DayNumber } from "../../calendar/dayNumber.js";
 import { machineState } from "../../schedule/reckonMachine.js";
 import { journeyDays } from "../journeys/journeyRun.js";
-import { planMachine, type MachinePlan } from "./planMachine.js";
+import { planMachine, type MachinePlan, type ToPlan } from "./planMachine.js";
 import { turnsOf } from "./turnsOf.js";
 
 const DAYS_A_WEEK = 7;
@@ -47,6 +47,25 @@ export function awayOn(machine: Machine, journeys: readonly Journey[], today: Da
   return { ...machine, needed: [...(machine.needed ?? []), ...away] };
 }
 
+/** What the visits of a machine are planned from; null where the book has no such machine. */
+export function machineToPlan(
+  book: MachineBook,
+  plate: MachinePlate,
+  { visits, journeys }: Planned,
+  { settings, planning, parts, products, rate }: PlanSource,
+  today: DayNumber,
+): ToPlan | null {
+  const [machine] = book.machines;
+  const records = recordsByMachine(book).get(machine.id);
+  if (records === undefined) return null;
+  const own = machineState(records, settings, today);
+  const state = { ...own, machine: awayOn(machine, journeys, today) };
+  const until = planUntil(today, planning);
+  const needs = { plate, parts, products, rate };
+  const turns = turnsOf(state, settings, planning, needs, until);
+  return { state, turns, visits, planning, until };
+}
+
 /**
  * The visits of a machine as the book holds and the plan proposes them, from `today` over the weeks of the
  * settings; none is proposed for a day of a journey.
@@ -54,22 +73,11 @@ export function awayOn(machine: Machine, journeys: readonly Journey[], today: Da
 export function visitsOfMachine(
   book: MachineBook,
   plate: MachinePlate,
-  { visits, journeys }: Planned,
-  { settings, planning, parts, products, rate }: PlanSource,
+  planned: Planned,
+  source: PlanSource,
   today: DayNumber,
 ): MachinePlan {
-  const [machine] = book.machines;
-  const records = recordsByMachine(book).get(machine.id);
-  if (records === undefined) return { visits: [], missed: [], turns: [], left: [], issues: [] };
-  const own = machineState(records, settings, today);
-  const state = { ...own, machine: awayOn(machine, journeys, today) };
-  const until = planUntil(today, planning);
-  const needs = { plate, parts, products, rate };
-  return planMachine(
-    state,
-    turnsOf(state, settings, planning, needs, until),
-    visits,
-    planning,
-    until,
-  );
+  const given = machineToPlan(book, plate, planned, source, today);
+  if (given === null) return { visits: [], missed: [], turns: [], left: [], issues: [] };
+  return planMachine(given);
 }

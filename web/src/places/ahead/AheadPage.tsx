@@ -8,6 +8,7 @@ const VIEWS = [
   ["/ahead", "Board"],
   ["/ahead/today", "Today"],
   ["/ahead/visits", "Visits"],
+  ["/ahead/fleet", "Fleet plan"],
   ["/ahead/journeys", "Journeys"],
 ] as const;
 /** The views that show visits. */

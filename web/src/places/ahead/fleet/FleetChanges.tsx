@@ -1,0 +1,204 @@
+import { hoursOf, type DayNumber, type FleetChange, type FleetTold } from "@yonderfell/core";
+import { groupBy } from "es-toolkit";
+import { CalendarCheck2 } from "lucide-react";
+import { ToggleGroup } from "radix-ui";
+import { useState, type ReactElement, type RefObject } from "react";
+import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
+import { ShowMore } from "../../../ui/ShowMore.js";
+import { counted } from "../../../words/format.js";
+import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
+import { useCurrency } from "../../shared/currency/useCurrency.js";
+import { useTaskNames } from "../visits/useTaskNames.js";
+import { changeMoreWords, changesWords, changeWords } from "./fleetWords.js";
+import { useTakeFleet } from "./useTakeFleet.js";
+
+/** So many groups are shown at once. */
+const AT_ONCE = 12;
+
+/** Changes that are taken together: those of a week, or of a machine. */
+interface Group {
+  readonly key: string;
+  readonly title: string;
+  /** What one press takes, in words. */
+  readonly take: string;
+  readonly changes: readonly FleetChange[];
+}
+
+type By = "week" | "machine";
+
+/** What the plan changes against what is accepted, to be taken whole, by week or by machine. */
+export function FleetChanges({
+  told,
+  today,
+  week,
+  head,
+}: {
+  readonly told: FleetTold;
+  readonly today: DayNumber;
+  /** The Monday of the week looked at; null for all. */
+  readonly week: DayNumber | null;
+  readonly head: RefObject<HTMLHeadingElement | null>;
+}): ReactElement {
+  const [by, setBy] = useState<By>("week");
+  const [most, setMost] = useState(AT_ONCE);
+  const { take, failure } = useTakeFleet();
+  const { changes, weeks, stays } = told;
+  const shown = changes.filter((one) => week === null || weeks[one.week]?.monday === week);
+  const groups = by === "week" ? byWeek(shown, told, today) : byMachine(shown);
+  const takeAll = async (some: readonly FleetChange[]): Promise<void> => {
+    // The button goes with what it did.
+    if (await take(some)) head.current?.focus();
+  };
+  if (shown.length === 0) return <p className="py-3 text-quiet">{nothingWords(week, stays)}</p>;
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <p className="mr-auto max-w-[60ch]">{`${changesWords(shown)}; ${counted(stays, "visit")} of the book stay as they are. An amount is what the day costs more than the cheapest there is for it.`}</p>
+        <Choice by={by} onChoose={setBy} />
+        <button type="button" className={PRIMARY_BUTTON} onClick={() => void takeAll(shown)}>
+          <CalendarCheck2 size={20} aria-hidden="true" />
+          {week === null ? "Take the whole plan" : "Take this week"}
+        </button>
+      </div>
+      {failure !== "" && (
+        <p role="alert" className="mb-2 border-l-4 border-due pl-3">
+          {failure}
+        </p>
+      )}
+      {groups.slice(0, most).map((group) => (
+        <ChangeGroup
+          key={group.key}
+          {...{ group, today }}
+          isAlone={groups.length === 1}
+          onTake={() => void takeAll(group.changes)}
+        />
+      ))}
+      <ShowMore rest={groups.length - most} onMore={() => setMost(most + AT_ONCE)} />
+    </>
+  );
+}
+
+function nothingWords(week: DayNumber | null, stays: number): string {
+  if (week !== null) return "The plan changes nothing in this week.";
+  return stays > 0
+    ? "Nothing: what is accepted is what the plan would do."
+    : "Nothing: there is no work ahead that takes hours of your own.";
+}
+
+function byWeek(
+  changes: readonly FleetChange[],
+  { weeks }: FleetTold,
+  today: DayNumber,
+): readonly Group[] {
+  return Object.entries(groupBy(changes, ({ week }) => week)).map(([at, own]) => {
+    const week = weeks[Number(at)];
+    const monday = week?.monday ?? today;
+    const there = week?.there ?? null;
+    const hours = `${hoursWords(week?.planned ?? 0)}${there === null ? "" : ` of ${hoursWords(there)}`}`;
+    const on = `Week of ${weekdayDate(monday, today)}`;
+    return { key: String(monday), title: `${on}, ${hours}`, take: "Take this week", changes: own };
+  });
+}
+
+function byMachine(changes: readonly FleetChange[]): readonly Group[] {
+  return Object.entries(groupBy(changes, ({ machine }) => machine.id)).map(([key, own]) => {
+    const [tag = "", name = ""] = own.flatMap(({ machine }) => [machine.tag, machine.name]);
+    return { key, title: `${tag} ${name}`, take: `Take ${tag}`, changes: own };
+  });
+}
+
+function Choice({
+  by,
+  onChoose,
+}: {
+  readonly by: By;
+  readonly onChoose: (by: By) => void;
+}): ReactElement {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      value={by}
+      onValueChange={(value) => value !== "" && onChoose(value as By)}
+      aria-label="Shown by"
+      className="flex"
+    >
+      {(["week", "machine"] as const).map((one) => (
+        <ToggleGroup.Item
+          key={one}
+          value={one}
+          className="min-h-11 border-b-2 border-transparent px-3 text-quiet hover:text-ink data-[state=on]:border-clear data-[state=on]:font-semibold data-[state=on]:text-ink max-sm:min-h-12"
+        >
+          {`By ${one}`}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}
+
+function ChangeGroup({
+  group: { key, title, take, changes },
+  today,
+  isAlone,
+  onTake,
+}: {
+  readonly group: Group;
+  readonly today: DayNumber;
+  readonly isAlone: boolean;
+  readonly onTake: () => void;
+}): ReactElement {
+  const id = `group-${key}`;
+  return (
+    <section aria-labelledby={id} className="mb-4">
+      <div className="flex flex-wrap items-center justify-between gap-x-4">
+        <h3 id={id} className="font-bold">
+          {title}
+        </h3>
+        {!isAlone && (
+          <button type="button" className={QUIET_BUTTON} aria-describedby={id} onClick={onTake}>
+            {take}
+          </button>
+        )}
+      </div>
+      <ul>
+        {changes.map((change) => (
+          <Line key={lineKey(change)} {...{ change, today }} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const lineKey = ({ machine, day, block }: FleetChange): string =>
+  `${machine.id} ${day} ${block.held?.id ?? block.turns[0]?.task ?? ""}`;
+
+function Line({
+  change,
+  today,
+}: {
+  readonly change: FleetChange;
+  readonly today: DayNumber;
+}): ReactElement {
+  const nameOf = useTaskNames();
+  const currency = useCurrency();
+  const { machine, day, block } = change;
+  const tasks = [...block.turns, ...block.added].map(({ task }) => task);
+  const names = [...tasks, ...block.others].map(nameOf).join(" · ");
+  const hours = hoursOf({
+    ...{ day, turns: [...block.turns, ...block.added], otherMinutes: 0, isOutside: false },
+  });
+  return (
+    <li className="grid grid-cols-[7.5rem_minmax(7rem,12rem)_1fr_11rem_4rem_5rem] items-baseline gap-x-4 border-t border-hairline py-2 max-lg:grid-cols-[1fr_auto]">
+      <span className="font-semibold tabular-nums">{weekdayDate(day, today)}</span>
+      <span>
+        <span className="mr-2 font-mono font-bold">{machine.tag}</span>
+        {machine.name}
+      </span>
+      <span className="max-lg:col-span-2">{names}</span>
+      <span className="text-quiet">{changeWords(change, today)}</span>
+      <span className="text-right text-quiet tabular-nums">{hours > 0 && hoursWords(hours)}</span>
+      <span className="text-right text-quiet tabular-nums">
+        {changeMoreWords(change, currency)}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,116 @@
+import {
+  fleetTold,
+  prepareFleet,
+  shareWeeks,
+  solveFleet,
+  type DayNumber,
+  type FleetBook,
+  type FleetFound,
+  type FleetProblem,
+  type FleetTold,
+} from "@yonderfell/core";
+import type { Highs } from "highs";
+import { errorWords } from "../words/errorWords.js";
+
+/** What is heard of a fleet plan while it is looked for. */
+export type FleetNews =
+  /** So many of all steps of the preparation are done. */
+  | { readonly code: "preparing"; readonly done: number; readonly of: number }
+  /** A plan, better than any before; the last is told once more with what would free weeks that are too full. */
+  | { readonly code: "found"; readonly told: FleetTold }
+  /** The same plan, and what sharing the weeks costs at least is known better. */
+  | { readonly code: "bound"; readonly bound: number }
+  /** The solver could not be had; what was found without it stands. */
+  | { readonly code: "no-solver"; readonly reason: string };
+
+/** It is the best for all that matters where it is so near to the bound, a share of what sharing costs. */
+const CLOSE = 0.002;
+/** The solver is given so many seconds. */
+const SOLVER_SECONDS = 120;
+/** News of the preparation comes every so many steps at the most. */
+const NEWS = 50;
+/** Plans that differ by less, in the book's money, are told of as one. */
+const SAME = 0.01;
+
+/**
+ * Looks for the best weeks of a fleet, telling of each better plan: first what the machines by themselves come to, then the
+ * first answer by prices, then what the solver finds. Whoever ends the worker it runs in has the last that was told.
+ */
+export async function findFleetPlan(
+  book: FleetBook,
+  today: DayNumber,
+  solver: () => Promise<Highs>,
+  tell: (news: FleetNews) => void,
+): Promise<void> {
+  const problem = prepared(book, today, tell);
+  let best = sharedOut(problem, tell);
+  if (isOpen(best)) {
+    // Before the long search: it may be stopped.
+    tell(foundNews(problem, best, true));
+    best = await solved(problem, best, solver, tell);
+  }
+  tell(foundNews(problem, best, true));
+}
+
+const isOpen = ({ sharing, bound }: FleetFound): boolean =>
+  sharing - bound > Math.max(SAME, CLOSE * sharing);
+
+const foundNews = (
+  problem: FleetProblem,
+  { answer, bound }: FleetFound,
+  frees: boolean,
+): FleetNews => ({ code: "found", told: fleetTold(problem, answer, bound, frees) });
+
+function prepared(
+  book: FleetBook,
+  today: DayNumber,
+  tell: (news: FleetNews) => void,
+): FleetProblem {
+  const steps = prepareFleet(book, today);
+  for (;;) {
+    const step = steps.next();
+    if (step.done === true) return step.value;
+    const { done, of, first } = step.value;
+    if (first !== null) {
+      const { value } = shareWeeks(first).next();
+      // What more ways could save is not known yet: nothing can be said of how good it is.
+      if (value !== undefined) tell(foundNews(first, { ...value, bound: 0 }, false));
+    }
+    if (done === 1 || done === of || done % NEWS === 0) tell({ code: "preparing", done, of });
+  }
+}
+
+function sharedOut(problem: FleetProblem, tell: (news: FleetNews) => void): FleetFound {
+  let best: FleetFound | null = null;
+  for (const found of shareWeeks(problem)) {
+    if (best === null || found.sharing < best.sharing - SAME) {
+      tell(foundNews(problem, found, false));
+    } else if (found.bound > best.bound + SAME) tell({ code: "bound", bound: found.bound });
+    best = found;
+  }
+  return best ?? { answer: [], sharing: 0, bound: 0 };
+}
+
+async function solved(
+  problem: FleetProblem,
+  known: FleetFound,
+  solver: () => Promise<Highs>,
+  tell: (news: FleetNews) => void,
+): Promise<FleetFound> {
+  let highs: Highs;
+  try {
+    highs = await solver();
+  } catch (error) {
+    tell({ code: "no-solver", reason: errorWords(error) });
+    return known;
+  }
+  let last = known;
+  return solveFleet(highs, problem, {
+    ...{ known, gap: CLOSE, seconds: SOLVER_SECONDS },
+    onFound: (found) => {
+      if (found.sharing < last.sharing - SAME) tell(foundNews(problem, found, false));
+      else tell({ code: "bound", bound: found.bound });
+      last = found;
+    },
+  });
+}
