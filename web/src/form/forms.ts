@@ -9,6 +9,7 @@ export const FORMS = [
   "bookWriting",
   "checklist",
   "closeFinding",
+  "closure",
   "container",
   "correctChange",
   "correctReading",

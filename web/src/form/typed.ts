@@ -26,6 +26,21 @@ export const listTyped = (text: string): string[] =>
     .map((one) => one.trim())
     .filter((one) => one !== "");
 
+/** A list of words as it stands in a field, with commas between them. */
+export const wordsTyped = (words: readonly string[] | undefined): string =>
+  (words ?? []).join(", ");
+
+/** A list of words of a record under its name, as it is typed; nothing where none stood or stands there. */
+export function wordsUnder<K extends string>(
+  key: K,
+  typed: string,
+  before: Readonly<Record<string, unknown>> | null,
+): Partial<Record<K, string[]>> {
+  const words = listTyped(typed);
+  if (words.length === 0 && before?.[key] === undefined) return {};
+  return { [key]: words } as Partial<Record<K, string[]>>;
+}
+
 /** Whether nothing stands in a field, or a figure of at least 0. */
 export const isAmountOrEmpty = (text: string): boolean =>
   isEmpty(text) || (typedNumber(text) ?? -1) >= 0;

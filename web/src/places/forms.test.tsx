@@ -44,6 +44,7 @@ import OrderPage from "./stores/orders/OrderPage.js";
 import QuotePage from "./stores/quote/QuotePage.js";
 import CataloguePage from "./stores/catalogue/CataloguePage.js";
 import Workshop from "./workshop/Workshop.js";
+import { closureDays } from "./workshop/workshopWords.js";
 import CorrectRecord from "./yard/CorrectRecord.js";
 import MetersPage from "./yard/meters/MetersPage.js";
 import MinutesPage from "./yard/minutes/MinutesPage.js";
@@ -281,6 +282,19 @@ const CASES: Readonly<Record<FormName, Case>> = {
     typed: "Edda",
     wrong: " ",
     elsewhere: null,
+  },
+  closure: {
+    ...WORKSHOP,
+    opener: `Edit ${closureDays(first("closures"), TODAY)}`,
+    save: "Save",
+    label: "Why",
+    typed: "Snow",
+    wrong: null,
+    elsewhere: {
+      ...{ section: "closures", id: first("closures").id, same: { reason: "Ice" } },
+      other: { to: "2030-01-05" },
+      shown: ["Up to and with; the same day where empty", "2030-01-05"],
+    },
   },
   container: {
     ...{ path: "/", address: "/" },

@@ -113,6 +113,8 @@ const BY_COMMAND: Readonly<Record<string, (change: Change, tag: string) => strin
   "keep-method": () => "a way of working",
   "take-in-methods": () => "ways of working",
   "book-work": (_, tag) => `booking for ${tag}`,
+  "take-fleet-plan": ({ records }) => `fleet plan, ${counted(records.length, "visit")}`,
+  "take-in-closures": ({ records }) => counted(records.length, "closure"),
   "move-stock": () => "what came to a shelf or left it",
   "count-stock": ({ records }) => counted(records.length, "count"),
   "strike-stock-move": () => "striking out of a move of stock",
@@ -217,7 +219,6 @@ function readingWords(reading: Reading, machine: NamedMachine | null): string {
 
 function visitWords({ command, records }: Change, tag: string): string {
   if (command === "drop-visit") return `dropping of a visit of ${tag}`;
-  if (command === "take-fleet-plan") return `fleet plan, ${counted(records.length, "visit")}`;
   if (command === "move-visit" && records.length > 1) return `moving of ${records.length} visits`;
   if (command !== "accept-visit") return `change of a visit of ${tag}`;
   return records.length > 1 ? counted(records.length, "visit") : `visit of ${tag}`;

@@ -30,6 +30,9 @@ export function meterUnit(machine: Machine, id: MeterId | string): MeterUnit {
   return (machine.meters ?? []).find((meter) => meter.id === id)?.unit ?? "km";
 }
 
+/** What the needs of a task, skills and what a bay takes are for. */
+export const NEEDS_NOTE = "with commas between; where they agree: gas, welding, pit, long";
+
 const ORDINALS = ["", "", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"];
 
 /** `every third`, `every`, `every 12th`. */

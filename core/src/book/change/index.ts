@@ -16,4 +16,5 @@ export {
 export { type EditedSection, type KeepIssue, keepRecord } from "./keepRecord.js";
 export { headAfter } from "./removed.js";
 export { failure, type Result, success } from "./result.js";
+export { type CalendarDays, newClosures, takeInClosures } from "./takeInClosures.js";
 export { takenBack } from "./takenBack.js";

@@ -104,6 +104,7 @@ export type MethodId = z.infer<typeof methodIdField>;
 
 /** Identifies a closure within its book. */
 export const closureIdField = nameField.brand<"ClosureId">();
+export type ClosureId = z.infer<typeof closureIdField>;
 
 /** Identifies a move of stock within its book. */
 export const stockMoveIdField = nameField.brand<"StockMoveId">();

@@ -17,6 +17,7 @@ export { type Capacity, CAPACITY_CONDITIONS, type CapacityCondition, type Fluid 
 export type {
   BayId,
   ChecklistId,
+  ClosureId,
   EntryId,
   FindingId,
   FitmentId,

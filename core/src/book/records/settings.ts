@@ -26,7 +26,7 @@ export function settingsOf(book: {
 }
 
 /** Days on which nobody works, the last one included. */
-export interface ClosedDays {
+interface ClosedDays {
   readonly from: DayNumber;
   readonly to: DayNumber;
   readonly reason: string | null;

@@ -102,7 +102,7 @@ export function planMachine(given: ToPlan): MachinePlan {
 }
 
 /** A turn and the day it has found. */
-export interface Placed {
+interface Placed {
   readonly turn: Turn;
   readonly day: DayNumber;
   /** The visit of the book it joins, null where it is in one proposed. */

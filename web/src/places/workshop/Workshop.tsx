@@ -1,14 +1,14 @@
 import type { Bay, Person, Place } from "@yonderfell/core";
 import { useLiveQuery } from "dexie-react-hooks";
-import { Plus } from "lucide-react";
-import { useState, type ReactElement, type ReactNode } from "react";
+import { useState, type ReactElement } from "react";
 import { useBook } from "../../session/openBook.js";
-import { QUIET_BUTTON } from "../../ui/buttons.js";
 import { Page } from "../../ui/Page.js";
 import { figure } from "../../words/format.js";
 import { money } from "../../words/money.js";
 import { useCurrency } from "../shared/currency/useCurrency.js";
+import { DaysOff } from "./DaysOff.js";
 import { EditingForm, type Editing } from "./forms.js";
+import { Row, Section } from "./lists.js";
 
 const hoursWords = (hours: number | null | undefined): string =>
   hours === null || hours === undefined
@@ -21,6 +21,7 @@ export default function Workshop(): ReactElement {
   const places = useLiveQuery(() => storage.list("places"), [storage]) ?? [];
   const people = useLiveQuery(() => storage.list("people"), [storage]) ?? [];
   const bays = useLiveQuery(() => storage.list("bays"), [storage]) ?? [];
+  const closures = useLiveQuery(() => storage.list("closures"), [storage]) ?? [];
   const [editing, setEditing] = useState<Editing | null>(null);
   return (
     <Page title="People and places">
@@ -40,8 +41,12 @@ export default function Workshop(): ReactElement {
           />
         ))}
       </Section>
+      <DaysOff {...{ closures, people, bays }} onEdit={setEditing} />
       {editing !== null && (
-        <EditingForm {...{ editing, people, bays, places }} onClose={() => setEditing(null)} />
+        <EditingForm
+          {...{ editing, people, bays, places, closures }}
+          onClose={() => setEditing(null)}
+        />
       )}
     </Page>
   );
@@ -64,13 +69,20 @@ function People({
       onAdd={() => onEdit({ code: "person", record: null })}
     >
       {people.map((person) => {
-        const { initials, name, hasLeft, hoursAWeek, rate, note } = person;
+        const { initials, name, hasLeft, hoursAWeek, rate, note, skills } = person;
         const cost = typeof rate === "number" ? `${money(rate, currency)} an hour` : "";
+        const can = (skills ?? []).join(", ");
         const called = hasLeft === true ? `${name}, has left` : name;
         return (
           <Row
             key={person.id}
-            cells={[initials, called, hoursWords(hoursAWeek), cost, note ?? ""]}
+            cells={[
+              initials,
+              called,
+              hoursWords(hoursAWeek),
+              cost,
+              [can, note ?? ""].filter(Boolean).join(". "),
+            ]}
             onEdit={() => onEdit({ code: "person", record: person })}
           />
         );
@@ -99,66 +111,13 @@ function Bays({
       {bays.map((bay) => (
         <Row
           key={bay.id}
-          cells={["", bay.name, hoursWords(bay.hoursAWeek), nameOf(bay.place), bay.note ?? ""]}
+          cells={[
+            ...["", bay.name, hoursWords(bay.hoursAWeek), nameOf(bay.place)],
+            [(bay.takes ?? []).join(", "), bay.note ?? ""].filter(Boolean).join(". "),
+          ]}
           onEdit={() => onEdit({ code: "bay", record: bay })}
         />
       ))}
     </Section>
-  );
-}
-
-function Section({
-  title,
-  action,
-  empty,
-  onAdd,
-  children,
-}: {
-  readonly title: string;
-  readonly action: string;
-  readonly empty: string;
-  readonly onAdd: () => void;
-  readonly children: readonly ReactNode[];
-}): ReactElement {
-  return (
-    <section aria-labelledby={title} className="mb-8 max-w-[72rem]">
-      <div className="mb-1 flex flex-wrap items-center gap-3">
-        <h2 id={title} className="mr-auto text-large font-bold">
-          {title}
-        </h2>
-        <button type="button" className={QUIET_BUTTON} onClick={onAdd}>
-          <Plus size={18} aria-hidden="true" />
-          {action}
-        </button>
-      </div>
-      {children.length === 0 && <p className="border-t border-hairline py-3 text-quiet">{empty}</p>}
-      <ul>{children}</ul>
-    </section>
-  );
-}
-
-function Row({
-  cells: [mark = "", name = "", hours = "", more = "", note = ""],
-  onEdit,
-}: {
-  readonly cells: readonly string[];
-  readonly onEdit: () => void;
-}): ReactElement {
-  return (
-    <li className="grid items-center gap-x-6 border-t border-hairline py-1 lg:grid-cols-[3.5rem_16rem_8rem_10rem_1fr_3.5rem]">
-      <span className="font-mono font-bold">{mark}</span>
-      <span className="font-medium">{name}</span>
-      <span className="tabular-nums">{hours}</span>
-      <span className="tabular-nums">{more}</span>
-      <span className="text-quiet">{note}</span>
-      <button
-        type="button"
-        aria-label={`Edit ${name}`}
-        className="min-h-11 justify-self-start text-clear hover:underline"
-        onClick={onEdit}
-      >
-        Edit
-      </button>
-    </li>
   );
 }

@@ -1,14 +1,19 @@
-import type { Bay, Person, Place } from "@yonderfell/core";
+import type { Bay, Closure, Person, Place } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { RecordDialog } from "../../form/RecordDialog.js";
 import { asItStands } from "../../form/typed.js";
 import { useForm } from "../../form/useForm.js";
 import { CheckField, NoteField, SelectField, TextField } from "../../ui/fields.js";
+import { DayField } from "../../ui/DayField.js";
 import { AskCurrency } from "../shared/currency/AskCurrency.js";
+import { NEEDS_NOTE } from "../../words/taskWords.js";
 import {
   bayOf,
   bayProblems,
+  closureOf,
+  closureProblems,
   modelOfBay,
+  modelOfClosure,
   modelOfPerson,
   modelOfPlace,
   personOf,
@@ -18,6 +23,7 @@ import {
 } from "./workshopModel.js";
 import {
   BAY_LABELS,
+  CLOSURE_LABELS,
   PERSON_LABELS,
   PLACE_LABELS,
   workshopProblemWords as problemWords,
@@ -27,7 +33,8 @@ import {
 export type Editing =
   | { readonly code: "person"; readonly record: Person | null }
   | { readonly code: "bay"; readonly record: Bay | null }
-  | { readonly code: "place"; readonly record: Place | null };
+  | { readonly code: "place"; readonly record: Place | null }
+  | { readonly code: "closure"; readonly record: Closure | null };
 
 /** Writes down a person, a bay or a place. */
 export function EditingForm({
@@ -35,12 +42,14 @@ export function EditingForm({
   people,
   bays,
   places,
+  closures,
   onClose,
 }: {
   readonly editing: Editing;
   readonly people: readonly Person[];
   readonly bays: readonly Bay[];
   readonly places: readonly Place[];
+  readonly closures: readonly Closure[];
   readonly onClose: () => void;
 }): ReactElement {
   switch (editing.code) {
@@ -50,6 +59,10 @@ export function EditingForm({
       return <BayForm bay={asItStands(bays, editing.record)} places={places} onClose={onClose} />;
     case "place":
       return <PlaceForm place={asItStands(places, editing.record)} onClose={onClose} />;
+    case "closure": {
+      const closure = asItStands(closures, editing.record);
+      return <ClosureForm {...{ closure, people, bays, onClose }} />;
+    }
   }
 }
 
@@ -84,6 +97,7 @@ function PersonForm({
         <TextField isMono {...field("initials")} />
         <TextField isMono {...field("rate")} />
         <TextField isMono {...field("hours")} />
+        <TextField note={NEEDS_NOTE} {...field("skills")} />
       </div>
       {model.rate.trim() !== "" && <AskCurrency />}
       <CheckField {...field("hasLeft")} />
@@ -128,6 +142,7 @@ function BayForm({
         <TextField autoFocus {...field("name")} />
         <SelectField choices={[["", "not recorded"], ...choices]} {...field("place")} />
         <TextField isMono {...field("hours")} />
+        <TextField note={NEEDS_NOTE} {...field("takes")} />
       </div>
       <NoteField {...field("note")} />
     </RecordDialog>
@@ -162,6 +177,53 @@ function PlaceForm({
     >
       <TextField autoFocus {...field("name")} />
       <NoteField {...field("note")} />
+    </RecordDialog>
+  );
+}
+
+function ClosureForm({
+  closure,
+  people,
+  bays,
+  onClose,
+}: {
+  readonly closure: Closure | null;
+  readonly people: readonly Person[];
+  readonly bays: readonly Bay[];
+  readonly onClose: () => void;
+}): ReactElement {
+  const form = useForm({
+    form: "closure",
+    of: closure?.id ?? "new",
+    source: closure,
+    modelOf: modelOfClosure,
+    labels: CLOSURE_LABELS,
+    problemsOf: closureProblems,
+    problemWords,
+  });
+  const { field } = form;
+  const there = people.filter(({ hasLeft, id }) => hasLeft !== true || id === closure?.person);
+  const choices: readonly (readonly [string, string])[] = [
+    ["", "The workshop: nobody works"],
+    ...there.map(({ id, name }) => [`person ${id}`, `${name} is away`] as const),
+    ...bays.map(({ id, name }) => [`bay ${id}`, `${name} is out of use`] as const),
+  ];
+  return (
+    <RecordDialog
+      noun="closure"
+      name={closure === null ? null : (closure.reason ?? closure.from)}
+      section="closures"
+      form={form}
+      recordOf={closureOf}
+      said={{ of: (of: string) => choices.find(([value]) => value === of)?.[1] ?? of }}
+      onClose={onClose}
+    >
+      <SelectField choices={choices} {...field("of")} />
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+        <DayField {...field("from")} />
+        <DayField {...field("to")} />
+      </div>
+      <TextField {...field("reason")} />
     </RecordDialog>
   );
 }

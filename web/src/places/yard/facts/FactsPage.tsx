@@ -22,6 +22,7 @@ import { MachineFrame, useMachineOfAddress } from "../MachineFrame.js";
 import { PicturesField } from "../../shared/pictures/PicturesField.js";
 import { DutyFields } from "./DutyFields.js";
 import { DayField } from "../../../ui/DayField.js";
+import { NEEDS_NOTE } from "../../../words/taskWords.js";
 import { factsProblems, machineOf, modelOfMachine, type FactsModel } from "./factsModel.js";
 import { DUTY_WORDS, FACTS_LABELS, factsProblemWords, standsWords } from "./factsWords.js";
 import { LaidUpFields, NeededFields } from "./LaidUpFields.js";
@@ -89,11 +90,12 @@ function FactsForm({ machine }: { readonly machine: Machine }): ReactElement {
       <DutyFields form={form} />
       <LaidUpFields {...field("laidUp")} />
       <NeededFields {...field("needed")} />
-      <div className="max-w-sm">
+      <div className="grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-2">
         <TextField
           note="before anything is done; left empty, as in the weights of visits"
           {...field("visitCost")}
         />
+        <TextField note={NEEDS_NOTE} {...field("bayNeeds")} />
       </div>
       <RunningInFields {...field("runningIn")} meters={machine.meters ?? []} />
       <NoteField {...field("note")} />

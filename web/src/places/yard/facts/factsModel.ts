@@ -16,6 +16,8 @@ import {
   orNull,
   quantityTyped,
   textTyped,
+  wordsTyped,
+  wordsUnder,
 } from "../../../form/typed.js";
 import { NAMING_FIELDS } from "../add/newMachineModel.js";
 import { readQuantity, TEMPERATURE } from "../../../ui/readQuantity.js";
@@ -74,6 +76,8 @@ export interface FactsModel {
   readonly needed: readonly NeededRow[];
   /** What a visit of it costs, empty where it is as in the settings. */
   readonly visitCost: string;
+  /** Words with commas between them. */
+  readonly bayNeeds: string;
   readonly runningIn: RunningInModel;
   readonly note: string;
   readonly pictures: readonly Picture[];
@@ -114,6 +118,7 @@ export function modelOfMachine(machine: Machine): FactsModel {
       reason: textTyped(one.reason),
     })),
     visitCost: figureTyped(machine.visitCost),
+    bayNeeds: wordsTyped(machine.bayNeeds),
     runningIn: modelOfRunningIn(machine),
     note: textTyped(machine.note),
     pictures: machine.pictures ?? [],
@@ -216,6 +221,7 @@ export function machineOf(model: FactsModel, before: Machine): Machine {
     laidUp: model.laidUp.flatMap(laidUpOf),
     needed: model.needed.flatMap(neededOf),
     visitCost: typedNumber(model.visitCost),
+    ...wordsUnder("bayNeeds", model.bayNeeds, before),
     runningIn: runningInOf(model.runningIn, before),
     note: orNull(model.note),
     pictures: [...model.pictures],

@@ -26,6 +26,7 @@ export const FACTS_LABELS: Readonly<Record<keyof FactsModel, string>> = {
   laidUp: "Laid up",
   needed: "Cannot be spared",
   visitCost: "A visit of it costs",
+  bayNeeds: "A bay for it must take",
   runningIn: "Running in",
   note: "Note",
   pictures: "Pictures",

@@ -3,6 +3,7 @@ import type { ReactElement } from "react";
 import { newId } from "../../../data/newId.js";
 import { choicesOrNone, NoteField, SelectField, TextField } from "../../../ui/fields.js";
 import { QuantityField } from "../../../ui/QuantityField.js";
+import { NEEDS_NOTE } from "../../../words/taskWords.js";
 import type { FormInHand } from "../../../form/useForm.js";
 import { RowsField } from "../../../form/RowsField.js";
 import type { TaskModel } from "./taskModel.js";
@@ -35,8 +36,9 @@ export function WorkFields({
         The work
       </h2>
       <NoteField {...field("note")} />
-      <div className="grid gap-x-5 sm:grid-cols-3">
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
         <TextField isMono {...field("minutes")} />
+        <TextField note={NEEDS_NOTE} {...field("needs")} />
         <TextField offered={known("access")} {...field("access")} />
         <TextField offered={known("ladder")} {...field("ladder")} />
       </div>

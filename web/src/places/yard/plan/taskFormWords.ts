@@ -18,6 +18,7 @@ export const TASK_LABELS: Readonly<Record<keyof TaskModel, string>> = {
   followsAmount: "So much later",
   access: "What is opened or taken off for it",
   minutes: "Minutes of work",
+  needs: "Needs of who does it, and where",
   uses: "Fluids it uses",
   outside: "Is it work for others?",
   tell: "What to tell the workshop",

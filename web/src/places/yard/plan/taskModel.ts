@@ -19,6 +19,8 @@ import {
   listTyped,
   orNull,
   quantityTyped,
+  wordsTyped,
+  wordsUnder,
 } from "../../../form/typed.js";
 import { readQuantity } from "../../../ui/readQuantity.js";
 import { meterUnit } from "../../../words/taskWords.js";
@@ -61,6 +63,8 @@ export interface TaskModel {
   readonly followsAmount: string;
   readonly access: string;
   readonly minutes: string;
+  /** Words with commas between them. */
+  readonly needs: string;
   readonly uses: readonly UseRow[];
   readonly outside: NonNullable<Task["outside"]>["because"] | "";
   readonly tell: string;
@@ -94,6 +98,7 @@ export function modelOf(task: Task | null, machine: Machine): TaskModel {
     followsAmount: figureTyped(task?.follows?.amount ?? task?.follows?.days),
     access: task?.access ?? "",
     minutes: figureTyped(task?.minutes),
+    needs: wordsTyped(task?.needs),
     uses: (task?.uses ?? []).map((use, index) => ({
       key: String(index),
       fluid: use.fluid,
@@ -282,6 +287,7 @@ class Reading {
       eachUse: model.eachUse === "" ? null : model.eachUse,
       access: orNull(model.access),
       minutes,
+      ...wordsUnder("needs", model.needs, before),
       uses: model.uses.map((row, index) => this.use(row, index)),
       outside,
       ladder: orNull(model.ladder),
