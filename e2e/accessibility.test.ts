@@ -14,6 +14,7 @@ const SCREENS: readonly (readonly [string, string, string])[] = [
   ["Ahead", "ahead", "are overdue"],
   ["today", "ahead/today", "Due by law or warranty"],
   ["visits", "ahead/visits", "All visits ahead"],
+  ["fleet", "ahead/fleet", "What the plan changes"],
   ["journeys", "ahead/journeys", "Engine oil and filter"],
   ["Yard", "yard", "Flail mower"],
   ["a machine", "yard/m-bus", "History"],

@@ -5,7 +5,8 @@ import { usedApplication } from "./usedApplication.js";
 const app = usedApplication();
 
 const ADDRESSES = [
-  ...["ahead", "ahead/today", "ahead/visits", "ahead/journeys", "yard", "yard/readings"],
+  ...["ahead", "ahead/today", "ahead/visits", "ahead/fleet", "ahead/journeys", "yard"],
+  "yard/readings",
   ...["yard/new", "yard/m-bus", "yard/m-bus/plan", "yard/m-bus/plan/task/new"],
   ...["yard/m-bus/plan/task/t-bus-oil", "yard/m-bus/plan/take", "yard/m-bus/plan/schools"],
   ...["yard/m-lorry/plan/baseline", "yard/m-bus/plan/ladder", "yard/m-bus/plate"],

@@ -4,6 +4,7 @@ import {
   shareWeeks,
   solveFleet,
   type DayNumber,
+  type FleetAnswer,
   type FleetBook,
   type FleetFound,
   type FleetProblem,
@@ -42,8 +43,8 @@ export async function findFleetPlan(
   solver: () => Promise<Highs>,
   tell: (news: FleetNews) => void,
 ): Promise<void> {
-  const problem = prepared(book, today, tell);
-  let best = sharedOut(problem, tell);
+  const { problem, known } = prepared(book, today, tell);
+  let best = sharedOut(problem, known, tell);
   if (isOpen(best)) {
     // Before the long search: it may be stopped.
     tell(foundNews(problem, best, true));
@@ -65,24 +66,32 @@ function prepared(
   book: FleetBook,
   today: DayNumber,
   tell: (news: FleetNews) => void,
-): FleetProblem {
+): { readonly problem: FleetProblem; readonly known: FleetAnswer | null } {
   const steps = prepareFleet(book, today);
+  let known: FleetAnswer | null = null;
   for (;;) {
     const step = steps.next();
-    if (step.done === true) return step.value;
+    if (step.done === true) return { problem: step.value, known };
     const { done, of, first } = step.value;
     if (first !== null) {
       const { value } = shareWeeks(first).next();
       // What more ways could save is not known yet: nothing can be said of how good it is.
-      if (value !== undefined) tell(foundNews(first, { ...value, bound: 0 }, false));
+      if (value !== undefined) {
+        known = value.answer;
+        tell(foundNews(first, { ...value, bound: 0 }, false));
+      }
     }
     if (done === 1 || done === of || done % NEWS === 0) tell({ code: "preparing", done, of });
   }
 }
 
-function sharedOut(problem: FleetProblem, tell: (news: FleetNews) => void): FleetFound {
+function sharedOut(
+  problem: FleetProblem,
+  known: FleetAnswer | null,
+  tell: (news: FleetNews) => void,
+): FleetFound {
   let best: FleetFound | null = null;
-  for (const found of shareWeeks(problem)) {
+  for (const found of shareWeeks(problem, known)) {
     if (best === null || found.sharing < best.sharing - SAME) {
       tell(foundNews(problem, found, false));
     } else if (found.bound > best.bound + SAME) tell({ code: "bound", bound: found.bound });

@@ -32,13 +32,18 @@ const MINUTES_AN_HOUR = 60;
  * hours there are fetch is never more than what the best answer costs. Now and then the machines' choices are made cheaper
  * in single steps ({@link betterWeeks}), as hours over are then paid in full.
  *
- * Yields after each step that answers anew; the last is the best that was found. Stops by itself.
+ * Yields after each step that answers anew; the last is the best that was found. Stops by itself. With an answer that is
+ * `known`, nothing worse is ever answered.
  */
-export function* shareWeeks(problem: FleetProblem): Generator<Shared, Shared, undefined> {
+export function* shareWeeks(
+  problem: FleetProblem,
+  known: FleetAnswer | null = null,
+): Generator<Shared, Shared, undefined> {
   const grid = new FleetGrid(problem);
   const loads = new WeekLoads(grid);
   const prices = new Prices(grid);
-  let best: { answer: FleetAnswer; sharing: number } | null = null;
+  let best: { answer: FleetAnswer; sharing: number } | null =
+    known === null ? null : { answer: known, sharing: costOfAnswer(problem, known).sharing };
   const told = (): Shared => ({
     answer: best?.answer ?? [],
     sharing: best?.sharing ?? Infinity,

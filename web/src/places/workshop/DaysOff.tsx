@@ -73,15 +73,26 @@ export function DaysOff({
           onLeave={calendar.leave}
         />
       )}
-      {past.length > 0 && (
-        <details className="mb-8 max-w-[72rem]">
-          <summary className="min-h-11 cursor-pointer">
-            {`${counted(past.length, "closure")} that are past`}
-          </summary>
-          <ul>{past.map(row)}</ul>
-        </details>
-      )}
+      <Past past={past} row={row} />
     </>
+  );
+}
+
+function Past({
+  past,
+  row,
+}: {
+  readonly past: readonly Closure[];
+  readonly row: (closure: Closure) => ReactElement;
+}): ReactElement | null {
+  if (past.length === 0) return null;
+  return (
+    <details className="mb-8 max-w-[72rem]">
+      <summary className="min-h-11 cursor-pointer">
+        {`${counted(past.length, "closure")} that ${past.length === 1 ? "is" : "are"} past`}
+      </summary>
+      <ul>{past.map(row)}</ul>
+    </details>
   );
 }
 

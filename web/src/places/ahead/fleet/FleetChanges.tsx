@@ -2,7 +2,7 @@ import { hoursOf, type DayNumber, type FleetChange, type FleetTold } from "@yond
 import { groupBy } from "es-toolkit";
 import { CalendarCheck2 } from "lucide-react";
 import { ToggleGroup } from "radix-ui";
-import { useState, type ReactElement, type RefObject } from "react";
+import { useState, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
 import { counted } from "../../../words/format.js";
@@ -31,13 +31,14 @@ export function FleetChanges({
   told,
   today,
   week,
-  head,
+  onTaken,
 }: {
   readonly told: FleetTold;
   readonly today: DayNumber;
   /** The Monday of the week looked at; null for all. */
   readonly week: DayNumber | null;
-  readonly head: RefObject<HTMLHeadingElement | null>;
+  /** Told once some of it is in the book. */
+  readonly onTaken: () => void;
 }): ReactElement {
   const [by, setBy] = useState<By>("week");
   const [most, setMost] = useState(AT_ONCE);
@@ -46,8 +47,7 @@ export function FleetChanges({
   const shown = changes.filter((one) => week === null || weeks[one.week]?.monday === week);
   const groups = by === "week" ? byWeek(shown, told, today) : byMachine(shown);
   const takeAll = async (some: readonly FleetChange[]): Promise<void> => {
-    // The button goes with what it did.
-    if (await take(some)) head.current?.focus();
+    if (await take(some)) onTaken();
   };
   if (shown.length === 0) return <p className="py-3 text-quiet">{nothingWords(week, stays)}</p>;
   return (

@@ -1,6 +1,6 @@
 import { mondayOf, parseDay, formatDay, type DayNumber, type FleetTold } from "@yonderfell/core";
 import { RotateCw } from "lucide-react";
-import { useRef, type ReactElement } from "react";
+import { useRef, type ReactElement, type RefObject } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -21,6 +21,12 @@ import { useFleetPlan } from "./useFleetPlan.js";
 export default function FleetPage(): ReactElement {
   const plan = useFleetPlan();
   const { told } = plan;
+  const good = useRef<HTMLElement>(null);
+  const taken = (): void => {
+    // What was pressed goes with what it did: it is planned anew.
+    plan.again();
+    good.current?.focus();
+  };
   const hasMachines = useAppSelector(({ board }) => board.machines.length > 0);
   const phase = useAppSelector(({ board }) => board.phase);
   return (
@@ -29,8 +35,9 @@ export default function FleetPage(): ReactElement {
         <EmptyPlace words="The best weeks for all machines together stand here, with the hours there are. It needs machines with tasks." />
       ) : (
         <>
-          <Search plan={plan} />
-          {told !== null && (told.pools.length === 0 ? <NoHours /> : <Plan told={told} />)}
+          <Search plan={plan} at={good} />
+          {told !== null &&
+            (told.pools.length === 0 ? <NoHours /> : <Plan told={told} onTaken={taken} />)}
         </>
       )}
     </AheadPage>
@@ -50,13 +57,24 @@ function NoHours(): ReactElement {
 }
 
 /** What it comes to so far, how far the search is, and the ways to stop it and to begin anew. */
-function Search({ plan }: { readonly plan: ReturnType<typeof useFleetPlan> }): ReactElement {
+function Search({
+  plan,
+  at,
+}: {
+  readonly plan: ReturnType<typeof useFleetPlan>;
+  readonly at: RefObject<HTMLElement | null>;
+}): ReactElement {
   const { phase, told, prepared, stop, again } = plan;
   const currency = useCurrency();
   const words = phaseWords(plan);
   const isOn = phase === "preparing" || phase === "searching";
   return (
-    <section aria-label="How good it is" className="mb-3 max-w-[80ch]">
+    <section
+      ref={at}
+      tabIndex={-1}
+      aria-label="How good it is"
+      className="mb-3 max-w-[80ch] outline-none"
+    >
       {told !== null && told.pools.length > 0 && (
         <p>
           <strong>{headWords(told)}</strong>{" "}
@@ -95,17 +113,22 @@ function headWords({ full, machines, changes, stays }: FleetTold): string {
   return `${weeks} ${visits} visits of ${counted(machines, "machine")}.`;
 }
 
-function Plan({ told }: { readonly told: FleetTold }): ReactElement {
+function Plan({
+  told,
+  onTaken,
+}: {
+  readonly told: FleetTold;
+  readonly onTaken: () => void;
+}): ReactElement {
   const today = useAppSelector((state) => state.session.today);
   const [week, setWeek] = useChosenWeek();
-  const head = useRef<HTMLHeadingElement>(null);
   return (
     <>
       <AskCurrency />
       <FleetRidge weeks={told.weeks} today={today} chosen={week} onChoose={setWeek} />
       <FullWeeks told={told} today={today} week={week} />
       <div className="mt-5 flex flex-wrap items-center justify-between gap-3">
-        <h2 ref={head} tabIndex={-1} className="text-large font-bold outline-none">
+        <h2 className="text-large font-bold">
           {week === null
             ? "What the plan changes"
             : `What it changes in the week of ${weekdayDate(week, today)}`}
@@ -116,7 +139,7 @@ function Plan({ told }: { readonly told: FleetTold }): ReactElement {
           </button>
         )}
       </div>
-      <FleetChanges told={told} today={today} week={week} head={head} />
+      <FleetChanges {...{ told, today, week, onTaken }} />
     </>
   );
 }

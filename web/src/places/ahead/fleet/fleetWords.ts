@@ -10,7 +10,7 @@ import {
 } from "@yonderfell/core";
 import { counted, figure, fullDate } from "../../../words/format.js";
 import { hoursWords, moreCost, roundMoney, weekdayDate } from "../../../words/visitWords.js";
-import type { FleetPlanning } from "./useFleetPlan.js";
+import type { FleetPlanning } from "./fleetPlanning.js";
 
 /** What the ids of people and bays stand for. */
 export type NameOf = (id: string) => string;
@@ -79,7 +79,7 @@ export function changeMoreWords({ more }: FleetChange, currency: string): string
 }
 
 /** Whose hours a pool has: `people`, `bays`, `people who can gas: AB, CD`. */
-export function poolWords(pool: Pool, nameOf: NameOf): string {
+function poolWords(pool: Pool, nameOf: NameOf): string {
   const { of, isWhole, who, needs } = pool;
   if (isWhole) return of === "people" ? "people" : "bays";
   const names = who.map(nameOf).join(", ");
