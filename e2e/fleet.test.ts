@@ -105,8 +105,7 @@ test("work that needs what nobody has is told, until somebody has it", async () 
   await press(page, "Add days off");
   await choose(page, "Who or what", "Joss Rigg");
   await page.$eval("[role=dialog] input[type=date]", (field) => {
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set;
-    set?.call(field, "2026-11-24");
+    Reflect.set(HTMLInputElement.prototype, "value", "2026-11-24", field);
     field.dispatchEvent(new Event("input", { bubbles: true }));
   });
   await save(page);

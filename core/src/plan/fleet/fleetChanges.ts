@@ -25,8 +25,8 @@ export interface FleetChange {
   readonly day: DayNumber;
   /** The place of its week. */
   readonly week: number;
-  /** The day on which it stands in the book, or on which the machine by itself would have the first of its work. */
-  readonly stood: DayNumber;
+  /** The day on which it stands in the book, or those on which the machine by itself would have its work, rising. */
+  readonly stood: readonly DayNumber[];
   /** What it costs there more than at its cheapest, in the book's money. */
   readonly more: number;
 }
@@ -44,11 +44,11 @@ export function fleetChanges({ machines }: FleetProblem, answer: FleetAnswer): F
       if (kind === null) return [];
       const least = Math.min(...block.choices.map(({ cost }) => cost));
       const days = block.turns.flatMap((turn) => alone.get(turnKey(turn)) ?? []);
-      const stood = block.held === null && days.length > 0 ? Math.min(...days) : block.day;
+      const stood = block.held === null && days.length > 0 ? sortedUnique(days) : [block.day];
       return [
         {
           ...{ kind, machine: machine.machine, since: machine.since, block },
-          ...{ day: choice.day, week: choice.week, stood: stood as DayNumber },
+          ...{ day: choice.day, week: choice.week, stood },
           more: choice.cost - least,
         },
       ];
@@ -56,6 +56,9 @@ export function fleetChanges({ machines }: FleetProblem, answer: FleetAnswer): F
   });
   return sortBy(changes, ["day"]);
 }
+
+const sortedUnique = (days: readonly DayNumber[]): DayNumber[] =>
+  [...new Set(days)].sort((one, other) => one - other);
 
 /** The days the machine by itself would have each turn on. */
 function daysAlone(option: FleetOption | undefined): Map<string, DayNumber> {

@@ -10,8 +10,9 @@ import { WeekLoads } from "./weekLoads.js";
 
 const MINUTES_AN_HOUR = 60;
 const DAYS_A_WEEK = 7;
-/** So many full weeks are told of what would free them, the fullest. */
-const MOST_WEEKS = 4;
+/** So many full weeks are told of what would free them, the fullest: fewer of a large fleet, as each is planned anew for it. */
+const mostWeeks = (machines: number): number =>
+  Math.max(3, Math.min(12, Math.floor(4000 / Math.max(1, machines))));
 /** So many dates that could slip are told of a week. */
 const MOST_SLIPS = 3;
 
@@ -77,7 +78,7 @@ export function fullFleetWeeks(
     Math.max(...over.map(({ hours }) => hours));
   const fullest = [...weeks]
     .sort((one, other) => hoursOver(other) - hoursOver(one))
-    .slice(0, frees ? MOST_WEEKS : 0);
+    .slice(0, frees ? mostWeeks(problem.machines.length) : 0);
   return weeks.map((one) => {
     const inIt = blocksIn(problem, answer, one.week);
     return {

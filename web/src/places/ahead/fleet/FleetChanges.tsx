@@ -187,7 +187,7 @@ function Line({
     ...{ day, turns: [...block.turns, ...block.added], otherMinutes: 0, isOutside: false },
   });
   return (
-    <li className="grid grid-cols-[7.5rem_minmax(7rem,12rem)_1fr_11rem_4rem_5rem] items-baseline gap-x-4 border-t border-hairline py-2 max-lg:grid-cols-[1fr_auto]">
+    <li className="grid grid-cols-[8.5rem_minmax(7rem,12rem)_1fr_12rem_4rem_5rem] items-baseline gap-x-4 border-t border-hairline py-2 max-lg:grid-cols-[1fr_auto]">
       <span className="font-semibold tabular-nums">{weekdayDate(day, today)}</span>
       <span>
         <span className="mr-2 font-mono font-bold">{machine.tag}</span>

@@ -4,7 +4,7 @@ import { figure, MONTHS } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 
 const HEIGHT = 128;
-/** A week that holds more than so many times what there is, is cut off at the top and says how much it holds. */
+/** What the machines by themselves would put into a week, over so many times what there is, is cut off at the top and said. */
 const MOST_TIMES = 2.2;
 const HEADROOM = 1.15;
 
@@ -21,8 +21,9 @@ export function FleetRidge({
   readonly onChoose: (monday: DayNumber | null) => void;
 }): ReactElement {
   const line = Math.max(...weeks.map(({ there }) => there ?? 0), 1);
-  const highest = Math.max(...weeks.map(({ alone, planned }) => Math.max(alone, planned)), 1);
-  const most = Math.min(highest, line * MOST_TIMES) * HEADROOM;
+  const alone = Math.max(...weeks.map((week) => week.alone));
+  const planned = Math.max(...weeks.map((week) => week.planned));
+  const most = Math.max(line, planned, Math.min(alone, line * MOST_TIMES)) * HEADROOM;
   const heightOf = (hours: number): number => Math.min(HEIGHT, (HEIGHT * hours) / most);
   return (
     <div className="overflow-x-auto pt-6" role="group" aria-label="Hours of work by week">
@@ -39,6 +40,7 @@ export function FleetRidge({
       </div>
       <p className="flex flex-wrap gap-x-5 text-fine text-quiet" aria-hidden="true">
         <Sign className="bg-clear">by the plan</Sign>
+        <Sign className="bg-overdue">of it more than there are</Sign>
         <Sign className="border border-dashed border-ink">each machine by itself</Sign>
         <Sign className="h-0 self-center border-t-2 border-ink">hours there are</Sign>
         hours of work in the week that begins on the day named
@@ -107,7 +109,7 @@ function Blocks({
   isChosen,
   heightOf,
 }: Pick<ColumnProps, "week" | "isChosen" | "heightOf">): ReactElement {
-  const isOver = there !== null && planned > there + 0.01;
+  const over = there === null ? 0 : Math.max(0, planned - there);
   const isCut = heightOf(alone) >= HEIGHT;
   const high = heightOf(planned);
   const isInside = high > ROOM_FOR_FIGURE;
@@ -128,10 +130,13 @@ function Blocks({
           {`↑${figure(alone)}`}
         </span>
       )}
-      <span
-        className={`absolute inset-x-1.5 bottom-0 ${isOver ? "bg-overdue" : "bg-clear"}`}
-        style={{ height: high }}
-      />
+      <span className="absolute inset-x-1.5 bottom-0 bg-clear" style={{ height: high }} />
+      {over > 0.01 && (
+        <span
+          className="absolute inset-x-1.5 bg-overdue"
+          style={{ bottom: heightOf(planned - over), height: high - heightOf(planned - over) }}
+        />
+      )}
       {there !== null && (
         <span
           className="absolute inset-x-0 z-10 border-t-2 border-ink"
@@ -140,7 +145,7 @@ function Blocks({
       )}
       {planned > 0 && (
         <span
-          className={`absolute inset-x-0 z-10 text-center text-fine leading-none tabular-nums ${isInside ? "text-on-body" : "text-ink"} ${isOver ? "font-bold" : ""}`}
+          className={`absolute inset-x-0 z-10 text-center text-fine leading-none tabular-nums ${isInside ? "text-on-body" : "text-ink"} ${over > 0.01 ? "font-bold" : ""}`}
           style={{ bottom: isInside ? high - 14 : high + 3 }}
         >
           {figure(planned, planned < 9.95 ? 1 : 0)}

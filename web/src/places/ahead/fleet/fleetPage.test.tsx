@@ -17,15 +17,13 @@ import FleetPage from "./FleetPage.js";
 const mockEnd = jest.fn();
 /** Whether the search goes on after what it found without the solver. */
 let mockGoesOn = false;
+const mockStorage = (): ReturnType<typeof openStorage> => openStorage();
 jest.mock("../../../work/fleetClient.js", () => ({
   endFleet: () => void mockEnd(),
   findFleet: async (_: string, __: unknown, tell: (news: FleetNews) => void) => {
     await new Promise((resolve) => setTimeout(resolve, 0));
-    const { openStorage: open } = jest.requireActual<
-      typeof import("../../../../test/openedBook.js")
-    >("../../../../test/openedBook.js");
     const none = (): Promise<never> => Promise.reject(new Error("not here"));
-    await findFleetPlan(await open().everything(), TODAY, none, tell);
+    await findFleetPlan(await mockStorage().everything(), TODAY, none, tell);
     if (mockGoesOn) await new Promise(() => undefined);
   },
 }));

@@ -34,7 +34,7 @@ test.each([
     "The solver could not be loaded: no such file. These are the best weeks found without it.",
   ],
 ] as const)("%#: how far the search is", (planning, words) => {
-  expect(phaseWords(planning as FleetPlanning)).toBe(words);
+  expect(phaseWords(planning)).toBe(words);
 });
 
 test.each([
@@ -57,7 +57,7 @@ test.each([
 
 const change = (kind: FleetChange["kind"], more: object = {}): FleetChange =>
   ({
-    ...{ kind, stood: dayOf("2026-12-07"), day: dayOf("2026-12-14"), more: 0 },
+    ...{ kind, stood: [dayOf("2026-12-07")], day: dayOf("2026-12-14"), more: 0 },
     block: { added: [] },
     ...more,
   }) as unknown as FleetChange;
@@ -67,7 +67,7 @@ test("what becomes of visits is said of each and of all", () => {
   const moved = change("moved", { block: { added: [{}] } });
   const all = [
     change("accepted"),
-    change("accepted", { stood: dayOf("2026-12-14") }),
+    change("accepted", { stood: [dayOf("2026-12-14")] }),
     moved,
     takesIn,
   ];

@@ -67,10 +67,9 @@ export function changesWords(changes: readonly FleetChange[]): string {
 export function changeWords({ kind, stood, day, block }: FleetChange, today: DayNumber): string {
   const more = block.added.length > 0 ? `takes in ${counted(block.added.length, "turn")}` : "";
   if (kind === "takes-in") return more;
-  if (kind === "moved") {
-    return [`moved from ${weekdayDate(stood, today)}`, more].filter(Boolean).join(", ");
-  }
-  return stood === day ? "on its own best day" : `by itself on ${weekdayDate(stood, today)}`;
+  const days = stood.map((one) => weekdayDate(one, today)).join(" and ");
+  if (kind === "moved") return [`moved from ${days}`, more].filter(Boolean).join(", ");
+  return stood.every((one) => one === day) ? "on its own best day" : `by itself on ${days}`;
 }
 
 /** What the day of a change costs more than its cheapest; empty where that is nothing. */
