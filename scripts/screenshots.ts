@@ -31,6 +31,14 @@ const SHOTS: readonly Shot[] = [
       await waitForWords(page, "for coming together");
     },
   },
+  {
+    name: "fleet-plan",
+    path: "ahead/fleet",
+    wait: "What the plan changes",
+    then: async ({ page }) => {
+      await page.waitForFunction(() => document.querySelector("main progress") === null);
+    },
+  },
   { name: "learning", path: "ledger/learning", wait: "How long parts last" },
   { name: "bench", path: "bench", wait: "Finished lately" },
   {
@@ -75,7 +83,6 @@ const SHOTS: readonly Shot[] = [
   { name: "stores", path: "stores", wait: "worth" },
   { name: "to-buy", path: "stores/buy", wait: "things to buy" },
   { name: "machine", path: "yard/m-bus", wait: "Not as it should be" },
-  { name: "ledger", path: "ledger", wait: "entries · " },
   { name: "service-record", path: "ledger/record/m-bus", wait: "Dials, as they were read" },
   {
     name: "on-time",

@@ -29,8 +29,12 @@ const HOURS_A_WEEK = 200;
 const FULL_WEEK = 8;
 
 /** A book whose machines have times for their work and accesses that tasks share. */
-function bookToPlan(today: DayNumber, accessOf: (index: number) => string | undefined): Book {
-  const book = largeBook(SIZE, today);
+export function bookToPlan(
+  today: DayNumber,
+  accessOf: (index: number) => string | undefined,
+  machines = SIZE.machines,
+): Book {
+  const book = largeBook({ ...SIZE, machines }, today);
   const tasks = (book.tasks ?? []).map((task, index) => {
     const access = accessOf(index);
     return { ...task, minutes: 20 + (index % 7) * 15, ...(access === undefined ? {} : { access }) };
@@ -42,7 +46,7 @@ function bookToPlan(today: DayNumber, accessOf: (index: number) => string | unde
 }
 
 /** Every fourth task is behind one of two accesses. */
-const someShared = (index: number): string | undefined =>
+export const someShared = (index: number): string | undefined =>
   index % 4 === 0 ? (index % 8 === 0 ? "belt cover" : "wheels off") : undefined;
 
 const ACCESSES = ["belt cover", "wheels off", "under-tray", "cab tilted"];

@@ -169,7 +169,14 @@ export const PARTS: readonly Part[] = [
 
 /** Those who work in the shed. */
 export const PEOPLE = [
-  { id: "pe-thwaite", name: "Edda Thwaite", initials: "ET", rate: 42, hoursAWeek: 6 },
+  {
+    id: "pe-thwaite",
+    name: "Edda Thwaite",
+    initials: "ET",
+    rate: 42,
+    hoursAWeek: 6,
+    skills: ["gas"],
+  },
   { id: "pe-rigg", name: "Joss Rigg", initials: "JR", rate: 38, hoursAWeek: 4 },
 ] as unknown as readonly Person[];
 
@@ -183,6 +190,6 @@ export const PLACES = [
 
 /** Where work is done. */
 export const BAYS = [
-  { id: "ba-pit", name: "Pit", place: "pl-shed", hoursAWeek: 40 },
+  { id: "ba-pit", name: "Pit", place: "pl-shed", hoursAWeek: 40, takes: ["pit", "long"] },
   { id: "ba-floor", name: "Flat floor", place: "pl-shed", hoursAWeek: 40 },
 ] as unknown as readonly Bay[];

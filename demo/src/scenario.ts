@@ -43,6 +43,7 @@ export interface ScenarioTask {
   readonly eachUse?: "before" | "after";
   readonly uses?: readonly { readonly fluid: string; readonly condition?: string }[];
   readonly outside?: NonNullable<Task["outside"]>;
+  readonly needs?: string[];
   readonly note?: string;
   /** The task of a sister machine it was copied from, and the schools that one had then. */
   readonly copiedFrom?: {

@@ -161,6 +161,7 @@ export const libraryBus: ScenarioMachine = {
     vin: vinOf("0YFDR45B", "L0077120"),
     variant: "4.5 L diesel, six-speed, without bypass filter",
     place: "pl-shed" as PlaceId,
+    bayNeeds: ["long"],
     duty: {
       coldestStart: q(-16, "degC"),
       hottestDay: q(29, "degC"),

@@ -58,6 +58,7 @@ export const lunchVan: ScenarioMachine = {
     {
       id: "t-lunch-gas",
       name: "Gas installation, certificate",
+      needs: ["gas"],
       regimes: { handbook: [months(12, { hard: true })] },
       doneDaysAgo: [1060, 700, 348],
     },

@@ -18,6 +18,7 @@ export const roadGritter: ScenarioMachine = {
     vin: vinOf("0YFSG18T", "G0021004"),
     variant: "7.2 L, two-stage axle, exhaust aftertreatment",
     place: "pl-shed" as PlaceId,
+    bayNeeds: ["long"],
     duty: { coldestStart: q(-19, "degC"), idling: true, water: true, note: "salt" },
     needed: [{ weekdays: [6, 7], reason: "weekend watch" }],
   },

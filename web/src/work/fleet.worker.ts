@@ -1,11 +1,10 @@
-import type { DayNumber } from "@yonderfell/core";
+import { findFleetPlan, type DayNumber, type FleetNews } from "@yonderfell/core";
 import { expose } from "comlink";
 import loadHighs from "highs";
 import wasmUrl from "highs/runtime?url";
 import { DexieStorage } from "../data/dexieStorage.js";
 import { partOfBook } from "../data/partOfBook.js";
 import { withStorage } from "../data/withStorage.js";
-import { findFleetPlan, type FleetNews } from "./fleetFinder.js";
 
 /** What the weeks of a fleet are shared from. */
 const SHARED = [

@@ -1,8 +1,7 @@
-import type { DayNumber } from "@yonderfell/core";
+import type { DayNumber, FleetNews } from "@yonderfell/core";
 import { proxy } from "comlink";
 import { Endable } from "./endable.js";
 import type { Fleet } from "./fleet.worker.js";
-import type { FleetNews } from "./fleetFinder.js";
 
 const worker = new Endable<Fleet>(
   () => new Worker(new URL("./fleet.worker.ts", import.meta.url), { type: "module" }),

@@ -50,8 +50,8 @@ test("a plan that is taken whole stands in the book on its days, and planning an
       const changes = fleetChanges(problem, answer);
       moved += changes.filter(({ kind }) => kind === "moved").length;
       const after = taken(book, changes);
-      for (const { block, day, machine } of changes) {
-        const tasks = [...block.turns, ...block.added].map(({ task }) => task);
+      for (const { turns, added, day, machine } of changes) {
+        const tasks = [...turns, ...added].map(({ task }) => task);
         const own = (after.visits ?? []).filter(
           (visit) => visit.machine === machine.id && dayOf(visit.date) === day,
         );

@@ -1,12 +1,15 @@
 import { sortBy } from "es-toolkit";
 import type { CommandResult } from "../../book/change/command.js";
+import type { TaskId } from "../../book/records/ids.js";
+import type { Visit } from "../../book/records/visit.js";
 import { joined } from "../../book/change/command.js";
 import type { Slice } from "../../book/slice/slice.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
-import { turnKey } from "../visits/turn.js";
+import { turnKey, type Turn } from "../visits/turn.js";
 import {
   acceptVisits,
   settleVisit,
+  type TurnName,
   type VISIT_NEEDS,
   type VisitContext,
   type VisitIssue,
@@ -21,7 +24,15 @@ export interface FleetChange {
   readonly machine: FleetMachine["machine"];
   /** The number of the last record of its log; null where it has none. */
   readonly since: number | null;
-  readonly block: FleetBlock;
+  /** The visit of the book; null where it is only proposed. */
+  readonly held: Visit | null;
+  /** The turns it does, and those that are taken into it beside. */
+  readonly turns: readonly TurnName[];
+  readonly added: readonly TurnName[];
+  /** Tasks of a visit of the book that have no turn ahead and are still to be done. */
+  readonly others: readonly TaskId[];
+  /** Minutes of one's own work; 0 where none is estimated. */
+  readonly minutes: number;
   readonly day: DayNumber;
   /** The place of its week. */
   readonly week: number;
@@ -47,7 +58,9 @@ export function fleetChanges({ machines }: FleetProblem, answer: FleetAnswer): F
       const stood = block.held === null && days.length > 0 ? sortedUnique(days) : [block.day];
       return [
         {
-          ...{ kind, machine: machine.machine, since: machine.since, block },
+          ...{ kind, machine: machine.machine, since: machine.since },
+          ...{ held: block.held, others: block.others, minutes: block.minutes },
+          ...{ turns: block.turns.map(named), added: block.added.map(named) },
           ...{ day: choice.day, week: choice.week, stood },
           more: choice.cost - least,
         },
@@ -56,6 +69,8 @@ export function fleetChanges({ machines }: FleetProblem, answer: FleetAnswer): F
   });
   return sortBy(changes, ["day"]);
 }
+
+const named = ({ task, number }: Turn): TurnName => ({ task, number });
 
 const sortedUnique = (days: readonly DayNumber[]): DayNumber[] =>
   [...new Set(days)].sort((one, other) => one - other);
@@ -82,7 +97,7 @@ export function takeFleetChanges(
   changes: readonly FleetChange[],
   context: Omit<VisitContext, "since">,
 ): CommandResult<VisitIssue> {
-  const results = changes.map(({ block: { held, turns, added }, day, since }) => {
+  const results = changes.map(({ held, turns, added, day, since }) => {
     const own: VisitContext = { ...context, since };
     if (held !== null) return settleVisit(slice, held, day, added, own);
     return acceptVisits(slice, [{ day, tasks: turns.map(({ task }) => task), turns }], own);

@@ -24,7 +24,6 @@ export interface FleetTold {
   readonly bound: number;
   readonly gap: number | null;
   readonly weeks: readonly FleetWeek[];
-  /** Without the choices of their blocks. */
   readonly changes: readonly FleetChange[];
   readonly full: readonly FullFleetWeek[];
   readonly pools: readonly Pool[];
@@ -59,10 +58,10 @@ export function fleetTold(
   return {
     ...{ cost, bound, gap: gapOf(cost.sharing, bound), pools, unmet },
     weeks: weeksOf(problem, alone, answer),
-    changes: changes.map((one) => ({ ...one, block: { ...one.block, choices: [] } })),
+    changes,
     full: fullFleetWeeks(problem, answer, frees),
     machines: machines.length,
-    stays: held - changes.filter(({ block }) => block.held !== null).length,
+    stays: held - changes.filter((one) => one.held !== null).length,
   };
 }
 

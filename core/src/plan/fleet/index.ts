@@ -1,25 +1,6 @@
-export {
-  blocksOf,
-  costOfAnswer,
-  gapOf,
-  loadsOf,
-  type Chosen,
-  type FleetAnswer,
-  type FleetCost,
-} from "./fleetAnswer.js";
-export { fleetChanges, takeFleetChanges, type FleetChange } from "./fleetChanges.js";
-export type {
-  FleetBlock,
-  FleetMachine,
-  FleetOption,
-  FleetProblem,
-  Pool,
-  UnmetNeed,
-  WeekChoice,
-} from "./fleetProblem.js";
-export { fleetMilp, type FleetMilp, type FleetModel } from "./fleetModel.js";
-export { fleetTold, type FleetTold, type FleetWeek } from "./fleetTold.js";
-export { type Freeing, type FullFleetWeek } from "./fullWeeks.js";
-export { prepareFleet, type FleetBook, type FleetPreparing } from "./prepareFleet.js";
-export { shareWeeks, type Shared } from "./shareWeeks.js";
-export { solveFleet, type FleetFound, type FleetSearch } from "./solveFleet.js";
+export { findFleetPlan, type FleetNews } from "./findFleetPlan.js";
+export { gapOf } from "./fleetAnswer.js";
+export { type FleetChange, takeFleetChanges } from "./fleetChanges.js";
+export type { Pool, UnmetNeed } from "./fleetProblem.js";
+export type { FleetTold, FleetWeek } from "./fleetTold.js";
+export type { Freeing, FullFleetWeek } from "./fullWeeks.js";

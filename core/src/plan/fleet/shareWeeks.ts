@@ -70,6 +70,25 @@ export function* shareWeeks(
   return told();
 }
 
+/** So many steps of prices go before a rough answer, and so many rounds after. */
+const ROUGH = { steps: 80, rounds: 4, makesWay: false };
+
+/** An answer soon: some steps of prices, and a few single steps that make what they ask for cheaper. */
+export function roughWeeks(problem: FleetProblem): FleetAnswer {
+  const grid = new FleetGrid(problem);
+  const loads = new WeekLoads(grid);
+  const prices = new Prices(grid);
+  let chosen = prices.choose();
+  loads.fill(chosen);
+  const known = loads.overCost();
+  for (let step = 0; step < ROUGH.steps && prices.step(loads, known); step += 1) {
+    chosen = prices.choose();
+    loads.fill(chosen);
+  }
+  betterWeeks(grid, chosen, loads, ROUGH);
+  return grid.answerOf(chosen);
+}
+
 /** What an hour of each pool costs in each week, and what is known by it. */
 class Prices {
   /** The best bound so far: of what sharing costs. */

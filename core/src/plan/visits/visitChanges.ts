@@ -61,7 +61,7 @@ function changed(
 }
 
 /** A turn of a task by its number from today. */
-type TurnName = Pick<Turn, "task" | "number">;
+export type TurnName = Pick<Turn, "task" | "number">;
 
 /** A visit that is decided on: work on a machine on a day. */
 export interface NewVisit {

@@ -1,4 +1,4 @@
-import { hoursOf, type DayNumber, type FleetChange, type FleetTold } from "@yonderfell/core";
+import type { DayNumber, FleetChange, FleetTold, TaskId } from "@yonderfell/core";
 import { groupBy } from "es-toolkit";
 import { CalendarCheck2 } from "lucide-react";
 import { ToggleGroup } from "radix-ui";
@@ -12,8 +12,9 @@ import { useTaskNames } from "../visits/useTaskNames.js";
 import { changeMoreWords, changesWords, changeWords } from "./fleetWords.js";
 import { useTakeFleet } from "./useTakeFleet.js";
 
-/** So many groups are shown at once. */
-const AT_ONCE = 12;
+/** So many changes are shown at once, and the rest of the group that the last is in. */
+const AT_ONCE = 30;
+const MINUTES_AN_HOUR = 60;
 
 /** Changes that are taken together: those of a week, or of a machine. */
 interface Group {
@@ -46,6 +47,9 @@ export function FleetChanges({
   const { changes, weeks, stays } = told;
   const shown = changes.filter((one) => week === null || weeks[one.week]?.monday === week);
   const groups = by === "week" ? byWeek(shown, told, today) : byMachine(shown);
+  const drawn = upTo(groups, most);
+  const nameOf = useTaskNames();
+  const currency = useCurrency();
   const takeAll = async (some: readonly FleetChange[]): Promise<void> => {
     if (await take(some)) onTaken();
   };
@@ -65,17 +69,27 @@ export function FleetChanges({
           {failure}
         </p>
       )}
-      {groups.slice(0, most).map((group) => (
+      {drawn.map((group) => (
         <ChangeGroup
           key={group.key}
-          {...{ group, today }}
+          {...{ group, today, nameOf, currency }}
           isAlone={groups.length === 1}
           onTake={() => void takeAll(group.changes)}
         />
       ))}
-      <ShowMore rest={groups.length - most} onMore={() => setMost(most + AT_ONCE)} />
+      <ShowMore rest={groups.length - drawn.length} onMore={() => setMost(most + AT_ONCE)} />
     </>
   );
+}
+
+/** The first groups that hold so many changes together. */
+function upTo(groups: readonly Group[], most: number): readonly Group[] {
+  let count = 0;
+  return groups.filter(({ changes }) => {
+    const isShown = count < most;
+    count += changes.length;
+    return isShown;
+  });
 }
 
 function nothingWords(week: DayNumber | null, stays: number): string {
@@ -135,14 +149,20 @@ function Choice({
   );
 }
 
+/** What lines are told with. */
+interface LineProps {
+  readonly today: DayNumber;
+  readonly nameOf: (task: TaskId) => string;
+  readonly currency: string;
+}
+
 function ChangeGroup({
   group: { key, title, take, changes },
-  today,
   isAlone,
   onTake,
-}: {
+  ...told
+}: LineProps & {
   readonly group: Group;
-  readonly today: DayNumber;
   readonly isAlone: boolean;
   readonly onTake: () => void;
 }): ReactElement {
@@ -161,31 +181,24 @@ function ChangeGroup({
       </div>
       <ul>
         {changes.map((change) => (
-          <Line key={lineKey(change)} {...{ change, today }} />
+          <Line key={lineKey(change)} change={change} {...told} />
         ))}
       </ul>
     </section>
   );
 }
 
-const lineKey = ({ machine, day, block }: FleetChange): string =>
-  `${machine.id} ${day} ${block.held?.id ?? block.turns[0]?.task ?? ""}`;
+const lineKey = ({ machine, day, held, turns }: FleetChange): string =>
+  `${machine.id} ${day} ${held?.id ?? turns[0]?.task ?? ""}`;
 
 function Line({
   change,
   today,
-}: {
-  readonly change: FleetChange;
-  readonly today: DayNumber;
-}): ReactElement {
-  const nameOf = useTaskNames();
-  const currency = useCurrency();
-  const { machine, day, block } = change;
-  const tasks = [...block.turns, ...block.added].map(({ task }) => task);
-  const names = [...tasks, ...block.others].map(nameOf).join(" · ");
-  const hours = hoursOf({
-    ...{ day, turns: [...block.turns, ...block.added], otherMinutes: 0, isOutside: false },
-  });
+  nameOf,
+  currency,
+}: LineProps & { readonly change: FleetChange }): ReactElement {
+  const { machine, day, turns, added, others, minutes } = change;
+  const tasks = [...[...turns, ...added].map(({ task }) => task), ...others];
   return (
     <li className="grid grid-cols-[8.5rem_minmax(7rem,12rem)_1fr_12rem_4rem_5rem] items-baseline gap-x-4 border-t border-hairline py-2 max-lg:grid-cols-[1fr_auto]">
       <span className="font-semibold tabular-nums">{weekdayDate(day, today)}</span>
@@ -193,10 +206,12 @@ function Line({
         <span className="mr-2 font-mono font-bold">{machine.tag}</span>
         {machine.name}
       </span>
-      <span className="max-lg:col-span-2">{names}</span>
+      <span className="max-lg:col-span-2">{tasks.map(nameOf).join(" · ")}</span>
       <span className="text-quiet">{changeWords(change, today)}</span>
-      <span className="text-right text-quiet tabular-nums">{hours > 0 && hoursWords(hours)}</span>
       <span className="text-right text-quiet tabular-nums">
+        {minutes > 0 && hoursWords(minutes / MINUTES_AN_HOUR)}
+      </span>
+      <span className="text-right text-quiet tabular-nums max-lg:col-start-2 max-lg:empty:hidden">
         {changeMoreWords(change, currency)}
       </span>
     </li>

@@ -1,6 +1,6 @@
 import { mondayOf, parseDay, formatDay, type DayNumber, type FleetTold } from "@yonderfell/core";
 import { RotateCw } from "lucide-react";
-import { useRef, type ReactElement, type RefObject } from "react";
+import { memo, useCallback, useRef, type ReactElement, type RefObject } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
@@ -20,13 +20,13 @@ import { useFleetPlan } from "./useFleetPlan.js";
 /** The best weeks for all machines together: what it comes to, week by week, what cannot be held, and what it changes. */
 export default function FleetPage(): ReactElement {
   const plan = useFleetPlan();
-  const { told } = plan;
+  const { told, again } = plan;
   const good = useRef<HTMLElement>(null);
-  const taken = (): void => {
+  const taken = useCallback(() => {
     // What was pressed goes with what it did: it is planned anew.
-    plan.again();
+    again();
     good.current?.focus();
-  };
+  }, [again]);
   const hasMachines = useAppSelector(({ board }) => board.machines.length > 0);
   const phase = useAppSelector(({ board }) => board.phase);
   return (
@@ -113,7 +113,8 @@ function headWords({ full, machines, changes, stays }: FleetTold): string {
   return `${weeks} ${visits} visits of ${counted(machines, "machine")}.`;
 }
 
-function Plan({
+/** Drawn anew with another plan, not with each step of the search. */
+const Plan = memo(function Plan({
   told,
   onTaken,
 }: {
@@ -142,7 +143,7 @@ function Plan({
       <FleetChanges {...{ told, today, week, onTaken }} />
     </>
   );
-}
+});
 
 /** The week chosen, by its Monday, kept in the address. */
 function useChosenWeek(): readonly [DayNumber | null, (monday: DayNumber | null) => void] {

@@ -1,5 +1,5 @@
-import type { DayNumber, FleetTold, FullFleetWeek, MachineId } from "@yonderfell/core";
-import { useState, type ReactElement } from "react";
+import type { DayNumber, FleetTold, FullFleetWeek, MachineId, TaskId } from "@yonderfell/core";
+import { useMemo, useState, type ReactElement } from "react";
 import { Link } from "react-router";
 import { useAppSelector } from "../../../session/store.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
@@ -7,7 +7,7 @@ import { counted } from "../../../words/format.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
-import { freeingWords, overWords, unmetWords } from "./fleetWords.js";
+import { freeingWords, overWords, unmetWords, type NameOf } from "./fleetWords.js";
 import { useHandNames } from "./useHandNames.js";
 
 /** So many weeks are shown at once. */
@@ -28,6 +28,7 @@ export function FullWeeks({
   const { full, unmet } = told;
   const nameOf = useTaskNames();
   const tagOf = useTags();
+  const handOf = useHandNames();
   const [most, setMost] = useState(MOST_WEEKS);
   const shown = full.filter(({ monday }) => week === null || monday === week);
   if (shown.length + unmet.length === 0) return null;
@@ -48,7 +49,7 @@ export function FullWeeks({
       </ul>
       <ul>
         {shown.slice(0, most).map((one) => (
-          <FullWeek key={one.monday} {...{ one, told, today }} />
+          <FullWeek key={one.monday} {...{ one, told, today, nameOf, tagOf, handOf }} />
         ))}
       </ul>
       <ShowMore
@@ -62,22 +63,28 @@ export function FullWeeks({
 
 function useTags(): (machine: MachineId) => string {
   const board = useAppSelector((state) => state.board.machines);
-  return (id) => board.find(({ machine }) => machine.id === id)?.machine.tag ?? "a machine";
+  return useMemo(() => {
+    const tags = new Map(board.map(({ machine }) => [machine.id, machine.tag]));
+    return (id) => tags.get(id) ?? "a machine";
+  }, [board]);
 }
 
 function FullWeek({
   one,
   told,
   today,
+  nameOf,
+  tagOf,
+  handOf,
 }: {
+  readonly nameOf: (task: TaskId) => string;
+  readonly tagOf: (machine: MachineId) => string;
+  readonly handOf: NameOf;
   readonly one: FullFleetWeek;
   readonly told: FleetTold;
   readonly today: DayNumber;
 }): ReactElement {
   const currency = useCurrency();
-  const nameOf = useTaskNames();
-  const handOf = useHandNames();
-  const tagOf = useTags();
   const tags = one.machines.map(tagOf);
   const more = tags.length - MOST_NAMED;
   const names = { hand: handOf, task: nameOf };

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import "@testing-library/jest-dom";
-import { dayOf, type Book } from "@yonderfell/core";
+import { dayOf, findFleetPlan, type Book, type FleetNews } from "@yonderfell/core";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import {
@@ -11,7 +11,6 @@ import {
   plain,
 } from "../../../../test/openedBook.js";
 import { BOOK, TODAY } from "../../../../test/skarrowVale.js";
-import { findFleetPlan, type FleetNews } from "../../../work/fleetFinder.js";
 import FleetPage from "./FleetPage.js";
 
 const mockEnd = jest.fn();

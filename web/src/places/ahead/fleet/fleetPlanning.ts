@@ -1,5 +1,4 @@
-import { gapOf, type FleetTold } from "@yonderfell/core";
-import type { FleetNews } from "../../../work/fleetFinder.js";
+import { gapOf, type FleetNews, type FleetTold } from "@yonderfell/core";
 
 /** A fleet plan as far as it is found. */
 export interface FleetPlanning {

@@ -58,13 +58,13 @@ test.each([
 const change = (kind: FleetChange["kind"], more: object = {}): FleetChange =>
   ({
     ...{ kind, stood: [dayOf("2026-12-07")], day: dayOf("2026-12-14"), more: 0 },
-    block: { added: [] },
+    added: [],
     ...more,
   }) as unknown as FleetChange;
 
 test("what becomes of visits is said of each and of all", () => {
-  const takesIn = change("takes-in", { block: { added: [{}, {}] } });
-  const moved = change("moved", { block: { added: [{}] } });
+  const takesIn = change("takes-in", { added: [{}, {}] });
+  const moved = change("moved", { added: [{}] });
   const all = [
     change("accepted"),
     change("accepted", { stood: [dayOf("2026-12-14")] }),

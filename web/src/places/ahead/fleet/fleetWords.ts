@@ -64,8 +64,8 @@ export function changesWords(changes: readonly FleetChange[]): string {
 }
 
 /** What becomes of a visit: `moved from Mon 7 Dec`, `by itself on Mon 7 Dec`. */
-export function changeWords({ kind, stood, day, block }: FleetChange, today: DayNumber): string {
-  const more = block.added.length > 0 ? `takes in ${counted(block.added.length, "turn")}` : "";
+export function changeWords({ kind, stood, day, added }: FleetChange, today: DayNumber): string {
+  const more = added.length > 0 ? `takes in ${counted(added.length, "turn")}` : "";
   if (kind === "takes-in") return more;
   const days = stood.map((one) => weekdayDate(one, today)).join(" and ");
   if (kind === "moved") return [`moved from ${days}`, more].filter(Boolean).join(", ");

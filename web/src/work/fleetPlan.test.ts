@@ -1,7 +1,6 @@
-import type { Book, FleetTold } from "@yonderfell/core";
+import { findFleetPlan, type Book, type FleetNews, type FleetTold } from "@yonderfell/core";
 import loadHighs from "highs";
 import { BOOK, TODAY } from "../../test/skarrowVale.js";
-import { findFleetPlan, type FleetNews } from "./fleetFinder.js";
 
 /** The demonstration with so few hours that weeks must be shared. */
 const SHORT: Book = {

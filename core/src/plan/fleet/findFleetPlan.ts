@@ -1,17 +1,11 @@
-import {
-  fleetTold,
-  prepareFleet,
-  shareWeeks,
-  solveFleet,
-  type DayNumber,
-  type FleetAnswer,
-  type FleetBook,
-  type FleetFound,
-  type FleetProblem,
-  type FleetTold,
-} from "@yonderfell/core";
 import type { Highs } from "highs";
-import { errorWords } from "../words/errorWords.js";
+import type { DayNumber } from "../../calendar/dayNumber.js";
+import type { FleetAnswer } from "./fleetAnswer.js";
+import type { FleetProblem } from "./fleetProblem.js";
+import { fleetTold, type FleetTold } from "./fleetTold.js";
+import { prepareFleet, type FleetBook } from "./prepareFleet.js";
+import { roughWeeks, shareWeeks } from "./shareWeeks.js";
+import { solveFleet, type FleetFound } from "./solveFleet.js";
 
 /** What is heard of a fleet plan while it is looked for. */
 export type FleetNews =
@@ -74,12 +68,9 @@ function prepared(
     if (step.done === true) return { problem: step.value, known };
     const { done, of, first } = step.value;
     if (first !== null) {
-      const { value } = shareWeeks(first).next();
+      known = roughWeeks(first);
       // What more ways could save is not known yet: nothing can be said of how good it is.
-      if (value !== undefined) {
-        known = value.answer;
-        tell(foundNews(first, { ...value, bound: 0 }, false));
-      }
+      tell({ code: "found", told: fleetTold(first, known, 0, false) });
     }
     if (done === 1 || done === of || done % NEWS === 0) tell({ code: "preparing", done, of });
   }
@@ -110,7 +101,7 @@ async function solved(
   try {
     highs = await solver();
   } catch (error) {
-    tell({ code: "no-solver", reason: errorWords(error) });
+    tell({ code: "no-solver", reason: error instanceof Error ? error.message : String(error) });
     return known;
   }
   let last = known;
