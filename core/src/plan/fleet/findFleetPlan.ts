@@ -4,7 +4,7 @@ import type { FleetAnswer } from "./fleetAnswer.js";
 import type { FleetProblem } from "./fleetProblem.js";
 import { fleetTold, type FleetTold } from "./fleetTold.js";
 import { prepareFleet, type FleetBook } from "./prepareFleet.js";
-import { roughWeeks, shareWeeks } from "./shareWeeks.js";
+import { roughWeeks, shareWeeks, type Shared } from "./shareWeeks.js";
 import { solveFleet, type FleetFound } from "./solveFleet.js";
 
 /** What is heard of a fleet plan while it is looked for. */
@@ -38,23 +38,25 @@ export async function findFleetPlan(
   tell: (news: FleetNews) => void,
 ): Promise<void> {
   const { problem, known } = prepared(book, today, tell);
-  let best = sharedOut(problem, known, tell);
+  const shared = sharedOut(problem, known, tell);
+  const found = ({ answer, bound }: FleetFound, savings: boolean): void =>
+    tell({
+      code: "found",
+      told: fleetTold(problem, answer, { bound, worth: shared.worth }, savings),
+    });
+  let best: FleetFound = shared;
   if (isOpen(best)) {
     // Before the long search: it may be stopped.
-    tell(foundNews(problem, best, true));
-    best = await solved(problem, best, solver, tell);
+    found(best, true);
+    best = await solved(problem, best, solver, (news) =>
+      "answer" in news ? found(news, false) : tell(news),
+    );
   }
-  tell(foundNews(problem, best, true));
+  found(best, true);
 }
 
 const isOpen = ({ sharing, bound }: FleetFound): boolean =>
   sharing - bound > Math.max(SAME, CLOSE * sharing);
-
-const foundNews = (
-  problem: FleetProblem,
-  { answer, bound }: FleetFound,
-  frees: boolean,
-): FleetNews => ({ code: "found", told: fleetTold(problem, answer, bound, frees) });
 
 function prepared(
   book: FleetBook,
@@ -70,7 +72,7 @@ function prepared(
     if (first !== null) {
       known = roughWeeks(first);
       // What more ways could save is not known yet: nothing can be said of how good it is.
-      tell({ code: "found", told: fleetTold(first, known, 0, false) });
+      tell({ code: "found", told: fleetTold(first, known, { bound: 0, worth: null }, false) });
     }
     if (done === 1 || done === of || done % NEWS === 0) tell({ code: "preparing", done, of });
   }
@@ -80,22 +82,22 @@ function sharedOut(
   problem: FleetProblem,
   known: FleetAnswer | null,
   tell: (news: FleetNews) => void,
-): FleetFound {
-  let best: FleetFound | null = null;
+): Shared {
+  let best: Shared | null = null;
   for (const found of shareWeeks(problem, known)) {
     if (best === null || found.sharing < best.sharing - SAME) {
-      tell(foundNews(problem, found, false));
+      tell({ code: "found", told: fleetTold(problem, found.answer, found, false) });
     } else if (found.bound > best.bound + SAME) tell({ code: "bound", bound: found.bound });
     best = found;
   }
-  return best ?? { answer: [], sharing: 0, bound: 0 };
+  return best ?? { answer: [], sharing: 0, bound: 0, worth: [] };
 }
 
 async function solved(
   problem: FleetProblem,
   known: FleetFound,
   solver: () => Promise<Highs>,
-  tell: (news: FleetNews) => void,
+  tell: (news: FleetFound | Exclude<FleetNews, { readonly code: "found" }>) => void,
 ): Promise<FleetFound> {
   let highs: Highs;
   try {
@@ -108,7 +110,7 @@ async function solved(
   return solveFleet(highs, problem, {
     ...{ known, gap: CLOSE, seconds: SOLVER_SECONDS },
     onFound: (found) => {
-      if (found.sharing < last.sharing - SAME) tell(foundNews(problem, found, false));
+      if (found.sharing < last.sharing - SAME) tell(found);
       else tell({ code: "bound", bound: found.bound });
       last = found;
     },

@@ -15,6 +15,8 @@ export interface FleetWeek {
   readonly alone: number;
   /** By the plan. */
   readonly planned: number;
+  /** What an hour more of whoever is shortest would save about, in the book's money; null where it is not known. */
+  readonly worth: number | null;
 }
 
 /** What is told of a fleet plan: all that a screen shows of it. */
@@ -33,12 +35,20 @@ export interface FleetTold {
   readonly stays: number;
 }
 
-/** What is told of an answer; `frees` says whether also what would free weeks that are too full, which takes longer. */
+/** What is known beside an answer. */
+export interface FleetKnown {
+  /** What sharing the weeks costs at least. */
+  readonly bound: number;
+  /** What an hour more of each pool would save about in each week; null where it is not known. */
+  readonly worth: readonly (readonly number[])[] | null;
+}
+
+/** What is told of an answer; `savings` says whether also what a day or a bay more would save in weeks that are too full, which takes longer. */
 export function fleetTold(
   problem: FleetProblem,
   answer: FleetAnswer,
-  bound: number,
-  frees: boolean,
+  { bound, worth }: FleetKnown,
+  savings: boolean,
 ): FleetTold {
   const { machines, pools, unmet } = problem;
   const cost = costOfAnswer(problem, answer);
@@ -57,15 +67,20 @@ export function fleetTold(
   ).length;
   return {
     ...{ cost, bound, gap: gapOf(cost.sharing, bound), pools, unmet },
-    weeks: weeksOf(problem, alone, answer),
+    weeks: weeksOf(problem, alone, answer, worth),
     changes,
-    full: fullFleetWeeks(problem, answer, frees),
+    full: fullFleetWeeks(problem, answer, savings),
     machines: machines.length,
     stays: held - changes.filter((one) => one.held !== null).length,
   };
 }
 
-function weeksOf(problem: FleetProblem, alone: FleetAnswer, answer: FleetAnswer): FleetWeek[] {
+function weeksOf(
+  problem: FleetProblem,
+  alone: FleetAnswer,
+  answer: FleetAnswer,
+  worth: FleetKnown["worth"],
+): FleetWeek[] {
   const { weeks, pools } = problem;
   const [before, after] = [alone, answer].map((one) => hoursOf(problem, one));
   return weeks.map((monday, week) => {
@@ -76,6 +91,7 @@ function weeksOf(problem: FleetProblem, alone: FleetAnswer, answer: FleetAnswer)
       there: there.length === 0 ? null : Math.min(...there),
       alone: before?.[week] ?? 0,
       planned: after?.[week] ?? 0,
+      worth: worth === null ? null : Math.max(0, ...worth.map((pool) => pool[week] ?? 0)),
     };
   });
 }

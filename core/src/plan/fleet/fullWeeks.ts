@@ -60,11 +60,14 @@ export interface FullFleetWeek {
   readonly frees: readonly Freeing[];
 }
 
-/** The weeks in which an answer asks for more than there is, and where `frees`, what would free the fullest of them. */
+/**
+ * The weeks in which an answer asks for more than there is, and what would free the fullest of them; where `savings`, also what
+ * a day or a bay more would save, for which each of these weeks is planned anew.
+ */
 export function fullFleetWeeks(
   problem: FleetProblem,
   answer: FleetAnswer,
-  frees: boolean,
+  savings: boolean,
 ): FullFleetWeek[] {
   const loads = loadsOf(problem, answer);
   const weeks = problem.weeks.flatMap((monday, week) => {
@@ -78,13 +81,13 @@ export function fullFleetWeeks(
     Math.max(...over.map(({ hours }) => hours));
   const fullest = [...weeks]
     .sort((one, other) => hoursOver(other) - hoursOver(one))
-    .slice(0, frees ? mostWeeks(problem.machines.length) : 0);
+    .slice(0, mostWeeks(problem.machines.length));
   return weeks.map((one) => {
     const inIt = blocksIn(problem, answer, one.week);
     return {
       ...one,
       machines: [...new Set(inIt.map(({ machine }) => machine.id))],
-      frees: fullest.includes(one) ? freeings(problem, answer, one, inIt) : [],
+      frees: fullest.includes(one) ? freeings(problem, answer, one, inIt, savings) : [],
     };
   });
 }
@@ -112,11 +115,12 @@ function freeings(
   answer: FleetAnswer,
   { week, over }: { readonly week: number; readonly over: readonly OverIn[] },
   inIt: readonly OfMachine[],
+  savings: boolean,
 ): Freeing[] {
   const { weeks, pools, overMinute } = problem;
   const before = costOfAnswer(problem, answer).sharing;
   const saved = (more: (pool: Pool) => number): number =>
-    Math.max(0, before - costWith(problem, answer, week, more));
+    savings ? Math.max(0, before - costWith(problem, answer, week, more)) : 0;
   const whole = pools.find(({ isWhole, of }) => isWhole && of === "people") ?? pools[0];
   const ways: Freeing[] = [];
   const day = idleDay(problem, weeks[week] as DayNumber);

@@ -27,6 +27,8 @@ export interface NeedWords {
 export class Pools {
   readonly pools: readonly Pool[];
   private readonly staff: Workshop["people"];
+  /** Who can do what, as it was asked before. */
+  private readonly can = new Map<string, readonly string[]>();
 
   /** The pools for all work whose needs are `wanted`, one set of words each. */
   constructor(
@@ -65,7 +67,14 @@ export class Pools {
   }
 
   /** Those who have all of some words, by id. */
-  whoCan(of: Pool["of"], words: readonly string[]): string[] {
+  whoCan(of: Pool["of"], words: readonly string[]): readonly string[] {
+    const key = [of, ...words].join("\n");
+    const known = this.can.get(key) ?? this.have(of, words);
+    this.can.set(key, known);
+    return known;
+  }
+
+  private have(of: Pool["of"], words: readonly string[]): string[] {
     const has = (own: readonly string[] | undefined): boolean =>
       words.every((word) => own?.includes(word) === true);
     return of === "people"

@@ -202,6 +202,8 @@ class Needs {
   private readonly ofTask: ReadonlyMap<TaskId, readonly string[]>;
   private readonly machineOf: ReadonlyMap<TaskId, MachineId>;
   private readonly minutes: ReadonlyMap<TaskId, number>;
+  /** Words of needs, as they were told apart before. */
+  private readonly told = new Map<string, NeedWords>();
 
   constructor(
     { machines = [], tasks = [] }: FleetBook,
@@ -217,7 +219,7 @@ class Needs {
   wanted(options: readonly BareOption[]): NeedWords[] {
     const blocks = options.flatMap(({ blocks: own }) => own);
     const sets = [...this.ofTask.values(), ...blocks.map((block) => this.wordsOf(block))];
-    return sets.map((words) => needWords(words, this.shop));
+    return sets.map((words) => this.words(words));
   }
 
   /** What a block draws on: each task the hours of those who can do it, all of it those of a bay that takes it. */
@@ -258,7 +260,10 @@ class Needs {
   }
 
   private words(needs: readonly string[]): NeedWords {
-    return needWords(needs, this.shop);
+    const key = needs.join("\n");
+    const known = this.told.get(key) ?? needWords(needs, this.shop);
+    this.told.set(key, known);
+    return known;
   }
 
   private wordsOf(block: BareBlock): string[] {

@@ -12,7 +12,7 @@ import { AskCurrency } from "../../shared/currency/AskCurrency.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { AheadPage } from "../AheadPage.js";
 import { FleetChanges } from "./FleetChanges.js";
-import { costWords, phaseWords } from "./fleetWords.js";
+import { costWords, phaseWords, worthWords } from "./fleetWords.js";
 import { FleetRidge } from "./FleetRidge.js";
 import { FullWeeks } from "./FullWeeks.js";
 import { useFleetPlan } from "./useFleetPlan.js";
@@ -127,6 +127,7 @@ const Plan = memo(function Plan({
     <>
       <AskCurrency />
       <FleetRidge weeks={told.weeks} today={today} chosen={week} onChoose={setWeek} />
+      <Worth told={told} week={week} />
       <FullWeeks told={told} today={today} week={week} />
       <div className="mt-5 flex flex-wrap items-center justify-between gap-3">
         <h2 className="text-large font-bold">
@@ -144,6 +145,19 @@ const Plan = memo(function Plan({
     </>
   );
 });
+
+/** What an hour more would save in the week that is looked at. */
+function Worth({
+  told: { weeks },
+  week,
+}: {
+  readonly told: FleetTold;
+  readonly week: DayNumber | null;
+}): ReactElement | null {
+  const currency = useCurrency();
+  const worth = weeks.find(({ monday }) => monday === week)?.worth ?? null;
+  return worth === null ? null : <p className="mt-2">{worthWords(worth, currency)}</p>;
+}
 
 /** The week chosen, by its Monday, kept in the address. */
 function useChosenWeek(): readonly [DayNumber | null, (monday: DayNumber | null) => void] {

@@ -7,6 +7,7 @@ import {
   overWords,
   phaseWords,
   unmetWords,
+  worthWords,
 } from "./fleetWords.js";
 import { afterNews, type FleetPlanning } from "./fleetPlanning.js";
 
@@ -61,6 +62,11 @@ const change = (kind: FleetChange["kind"], more: object = {}): FleetChange =>
     added: [],
     ...more,
   }) as unknown as FleetChange;
+
+test("what an hour more would save is said of a week", () => {
+  expect(plain(worthWords(24, "cr"))).toBe("An hour more in this week would save about 24 cr.");
+  expect(worthWords(0, "cr")).toMatch(/would save nothing/);
+});
 
 test("what becomes of visits is said of each and of all", () => {
   const takesIn = change("takes-in", { added: [{}, {}] });

@@ -51,6 +51,13 @@ function gapWords(gap: number | null, bound: number): string {
   return `within ${figure(gap * 100, 1)} % of the least there can be`;
 }
 
+/** What an hour more in a week would save. */
+export function worthWords(worth: number, currency: string): string {
+  return worth < 0.5
+    ? "There are hours enough in this week: one more would save nothing."
+    : `An hour more in this week would save about ${roundMoney(worth, currency)}.`;
+}
+
 /** How many visits are accepted, moved and added to: `12 visits to accept, 3 to move`. */
 export function changesWords(changes: readonly FleetChange[]): string {
   const count = (kind: FleetChange["kind"]): number =>

@@ -42,6 +42,9 @@ export function VisitsSummary({
             </button>
             {others.length === 0 ? " holds" : ` and ${others.length} more hold`}
             {" more than there are hours for. "}
+            <Link to="/ahead/fleet" className="text-clear underline">
+              Share the weeks among all
+            </Link>{" "}
           </>
         )}
         {unknown > 0 && (
