@@ -24,6 +24,8 @@ const CLOSE = 0.002;
 const SOLVER_SECONDS = 120;
 /** News of the preparation comes every so many steps at the most. */
 const NEWS = 50;
+/** A better bound is told of where it is so much better, as a share of what sharing costs. */
+const STEP = 0.0005;
 /** Plans that differ by less, in the book's money, are told of as one. */
 const SAME = 0.01;
 
@@ -107,12 +109,16 @@ async function solved(
     return known;
   }
   let last = known;
+  /** The bound as it was told: not each of its thousand small steps. */
+  let told = known.bound;
   return solveFleet(highs, problem, {
     ...{ known, gap: CLOSE, seconds: SOLVER_SECONDS },
     onFound: (found) => {
-      if (found.sharing < last.sharing - SAME) tell(found);
-      else tell({ code: "bound", bound: found.bound });
+      const isBetter = found.sharing < last.sharing - SAME;
       last = found;
+      if (!isBetter && found.bound - told < STEP * found.sharing) return;
+      told = found.bound;
+      tell(isBetter ? found : { code: "bound", bound: found.bound });
     },
   });
 }
