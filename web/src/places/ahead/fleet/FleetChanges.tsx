@@ -5,11 +5,10 @@ import { ToggleGroup } from "radix-ui";
 import { useState, type ReactElement } from "react";
 import { PRIMARY_BUTTON, QUIET_BUTTON } from "../../../ui/buttons.js";
 import { ShowMore } from "../../../ui/ShowMore.js";
-import { counted } from "../../../words/format.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
-import { changeMoreWords, changesWords, changeWords } from "./fleetWords.js";
+import { changeMoreWords, changesWords, changeWords, staysWords } from "./fleetWords.js";
 import { useTakeFleet } from "./useTakeFleet.js";
 
 /** So many changes are shown at once, and the rest of the group that the last is in. */
@@ -57,7 +56,7 @@ export function FleetChanges({
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-        <p className="mr-auto max-w-[60ch]">{`${changesWords(shown)}; ${counted(stays, "visit")} of the book stay as they are. An amount is what the day costs more than the cheapest there is for it.`}</p>
+        <p className="mr-auto max-w-[60ch]">{`${changesWords(shown)}; ${staysWords(stays)}. An amount is what the day costs more than the cheapest there is for it.`}</p>
         <Choice by={by} onChoose={setBy} />
         <button type="button" className={PRIMARY_BUTTON} onClick={() => void takeAll(shown)}>
           <CalendarCheck2 size={20} aria-hidden="true" />

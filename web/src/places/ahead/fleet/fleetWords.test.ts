@@ -6,6 +6,7 @@ import {
   freeingWords,
   overWords,
   phaseWords,
+  staysWords,
   unmetWords,
   worthWords,
 } from "./fleetWords.js";
@@ -66,6 +67,14 @@ const change = (kind: FleetChange["kind"], more: object = {}): FleetChange =>
 test("what an hour more would save is said of a week", () => {
   expect(plain(worthWords(24, "cr"))).toBe("An hour more in this week would save about 24 cr.");
   expect(worthWords(0, "cr")).toMatch(/would save nothing/);
+});
+
+test("how many stay is said of none, one and several", () => {
+  expect([0, 1, 3].map(staysWords)).toEqual([
+    "no other visit is in the book",
+    "1 visit of the book stays as it is",
+    "3 visits of the book stay as they are",
+  ]);
 });
 
 test("what becomes of visits is said of each and of all", () => {

@@ -70,6 +70,14 @@ export function changesWords(changes: readonly FleetChange[]): string {
   ].join(", ");
 }
 
+/** How many visits of the book stay as they are. */
+export function staysWords(count: number): string {
+  if (count === 0) return "no other visit is in the book";
+  return count === 1
+    ? "1 visit of the book stays as it is"
+    : `${figure(count)} visits of the book stay as they are`;
+}
+
 /** What becomes of a visit: `moved from Mon 7 Dec`, `by itself on Mon 7 Dec`. */
 export function changeWords({ kind, stood, day, added }: FleetChange, today: DayNumber): string {
   const more = added.length > 0 ? `takes in ${counted(added.length, "turn")}` : "";
