@@ -66,13 +66,6 @@ test("after the first load all of it works without the server: places, search, s
     await open(path);
     await waitForWords(page, words);
   }
-  // The solver of the fleet plan is kept with the rest.
-  const kept = await page.evaluate(async () => {
-    const all = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
-    const requests = (await Promise.all(all.map((cache) => cache.keys()))).flat();
-    return requests.filter(({ url }) => new URL(url).pathname.endsWith(".wasm")).length;
-  });
-  expect(kept).toBe(1);
   await page.keyboard.press("/");
   await page.waitForSelector("[role=dialog] input:focus");
   await page.keyboard.type("far mast");

@@ -55,7 +55,11 @@ export default defineConfig({
       injectRegister: null,
       manifest,
       workbox: {
-        globPatterns: ["**/*.{js,css,html,svg,png,woff2,wasm}"],
+        globPatterns: ["**/*.{js,css,html,svg,png,woff2}"],
+        // The solver is as large as half of all else: kept from its first use on, not while the program is put in place.
+        runtimeCaching: [
+          { urlPattern: /\.wasm$/, handler: "CacheFirst", options: { cacheName: "solver" } },
+        ],
         maximumFileSizeToCacheInBytes: 6e6,
         navigateFallback: "/index.html",
         navigateFallbackDenylist: [/^\/health$/, /^\/stand-ins\//],
