@@ -41,6 +41,14 @@ test("what comes round is taken for two years, without the days excepted", () =>
   expect(holidaysOf(text, TODAY)?.days.map(({ from }) => from)).toEqual(["2028-05-01"]);
 });
 
+test("of what comes round each day the next are taken, and what was called off is none", () => {
+  const daily = ["DTSTART;VALUE=DATE:20250101", "RRULE:FREQ=DAILY", "SUMMARY:Shut"];
+  const days = holidaysOf(calendarOf(daily), TODAY)?.days ?? [];
+  expect([days.length, days[0]?.from]).toEqual([200, "2026-11-23"]);
+  const off = ["DTSTART;VALUE=DATE:20261225", "STATUS:CANCELLED", "SUMMARY:Fair"];
+  expect(holidaysOf(calendarOf(off), TODAY)?.days).toEqual([]);
+});
+
 test("a file that is no calendar is none", () => {
   expect(holidaysOf("day;reason", TODAY)).toBeNull();
   expect(holidaysOf("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:X\r\nEND:VCARD\r\n", TODAY)).toBeNull();

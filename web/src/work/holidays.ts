@@ -23,36 +23,40 @@ export function holidaysOf(text: string, today: DayNumber): HolidaysRead | null 
     return null;
   }
   if (calendar.name !== "vcalendar") return null;
-  const events = calendar.getAllSubcomponents("vevent").map((one) => new ICAL.Event(one));
+  const events = calendar
+    .getAllSubcomponents("vevent")
+    .filter((one) => one.getFirstPropertyValue("status") !== "CANCELLED")
+    .map((one) => new ICAL.Event(one));
   const whole = events.filter(({ startDate }) => isDay(startDate));
-  const days = whole.flatMap((event) => daysOfEvent(event, addDays(today, AHEAD)));
+  const days = whole.flatMap((event) => daysOfEvent(event, today));
   return {
-    days: days
-      .filter(({ to }) => dayOf(to) >= today)
-      .sort((one, other) => one.from.localeCompare(other.from)),
+    days: days.sort((one, other) => one.from.localeCompare(other.from)),
     timed: events.length - whole.length,
   };
 }
 
 const isDay = (time: ICAL.Time | null): time is ICAL.Time => time?.isDate === true;
 
-/** The days of an event, once or each time it comes round. The end of a whole-day event is the day after its last. */
-function daysOfEvent(event: ICAL.Event, until: DayNumber): CalendarDays[] {
+/** The days of an event from today on, once or each time it comes round. The end of a whole-day event is the day after its last. */
+function daysOfEvent(event: ICAL.Event, today: DayNumber): CalendarDays[] {
   const reason = event.summary === "" ? null : event.summary;
   const first = dayOf(event.startDate.toString());
   const end = isDay(event.endDate) ? dayOf(event.endDate.toString()) : first;
   const length = Math.max(0, end - first - 1);
-  const span = (from: DayNumber): CalendarDays => ({
-    ...{ from: formatDay(from), reason },
-    to: formatDay(addDays(from, length)),
-  });
-  if (!event.isRecurring()) return [span(first)];
   const found: CalendarDays[] = [];
+  const add = (from: DayNumber): void => {
+    const to = addDays(from, length);
+    if (to >= today) found.push({ from: formatDay(from), to: formatDay(to), reason });
+  };
+  if (!event.isRecurring()) {
+    add(first);
+    return found;
+  }
   const times = event.iterator();
   for (let next = times.next() as ICAL.Time | null; next !== null; next = times.next()) {
     const from = dayOf(next.toString());
-    if (from > until) break;
-    found.push(span(from));
+    if (from > addDays(today, AHEAD) || found.length >= MOST) break;
+    add(from);
   }
-  return found.slice(-MOST);
+  return found;
 }

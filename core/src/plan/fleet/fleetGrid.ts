@@ -1,4 +1,4 @@
-import type { FleetAnswer } from "./fleetAnswer.js";
+import { costAlone, type FleetAnswer } from "./fleetAnswer.js";
 import type { FleetProblem } from "./fleetProblem.js";
 
 /**
@@ -24,7 +24,8 @@ export class FleetGrid {
   /** What all machines cost by themselves. */
   readonly alone: number;
 
-  constructor({ machines, pools, weeks, overMinute }: FleetProblem) {
+  constructor(problem: FleetProblem) {
+    const { machines, pools, weeks, overMinute } = problem;
     const options = machines.flatMap((machine) => machine.options);
     const blocks = options.flatMap((option) => option.blocks);
     const choices = blocks.flatMap((block) => block.choices);
@@ -42,7 +43,7 @@ export class FleetGrid {
     this.choiceCost = Float64Array.from(choices, ({ cost }) => cost);
     this.usePool = Int32Array.from(uses, ([pool]) => pool);
     this.useMinutes = Float64Array.from(uses, ([, minutes]) => minutes);
-    this.alone = this.aloneCost();
+    this.alone = costAlone(problem);
   }
 
   /** An answer as the places of its choices, as the problem has it. */
@@ -75,24 +76,6 @@ export class FleetGrid {
       option: Int32Array.from(this.optionStart.subarray(0, this.machines)),
       choice: Int32Array.from(this.choiceStart.subarray(0, this.choiceStart.length - 1)),
     };
-  }
-
-  private aloneCost(): number {
-    let sum = 0;
-    for (let machine = 0; machine < this.machines; machine += 1) {
-      let least = Infinity;
-      for (const option of range(this.optionStart, machine)) {
-        let cost = 0;
-        for (const block of range(this.blockStart, option)) {
-          cost += Math.min(
-            ...range(this.choiceStart, block).map((one) => at(this.choiceCost, one)),
-          );
-        }
-        least = Math.min(least, cost);
-      }
-      sum += least;
-    }
-    return sum;
   }
 }
 

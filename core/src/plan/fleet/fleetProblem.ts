@@ -1,4 +1,4 @@
-import type { MachineId, TaskId } from "../../book/records/ids.js";
+import type { TaskId } from "../../book/records/ids.js";
 import type { Machine } from "../../book/records/machine.js";
 import type { Visit } from "../../book/records/visit.js";
 import type { DayNumber } from "../../calendar/dayNumber.js";
@@ -64,7 +64,7 @@ export interface FleetMachine {
 
 /** Work that nobody there can do, or that no bay takes. */
 export interface UnmetNeed {
-  readonly machine: MachineId;
+  readonly machine: FleetMachine["machine"];
   readonly tasks: readonly TaskId[];
   readonly of: "people" | "bays";
   readonly needs: readonly string[];

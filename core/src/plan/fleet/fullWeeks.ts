@@ -1,4 +1,4 @@
-import type { MachineId, TaskId } from "../../book/records/ids.js";
+import type { TaskId } from "../../book/records/ids.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { closedOn, type Blocked } from "../visits/spareDays.js";
 import type { Turn } from "../visits/turn.js";
@@ -55,7 +55,7 @@ export interface FullFleetWeek {
   readonly monday: DayNumber;
   readonly over: readonly OverIn[];
   /** The machines that are worked on in it. */
-  readonly machines: readonly MachineId[];
+  readonly machines: readonly FleetMachine["machine"][];
   /** What would free it, by what it saves; empty where it is not among the fullest. */
   readonly frees: readonly Freeing[];
 }
@@ -86,7 +86,7 @@ export function fullFleetWeeks(
     const inIt = blocksIn(problem, answer, one.week);
     return {
       ...one,
-      machines: [...new Set(inIt.map(({ machine }) => machine.id))],
+      machines: [...new Set(inIt.map(({ machine }) => machine))],
       frees: fullest.includes(one) ? freeings(problem, answer, one, inIt, savings) : [],
     };
   });

@@ -96,7 +96,7 @@ export class MachineOptions {
     const all = [...turns, ...added];
     const windows = [...turns, ...added.map((turn) => this.windows.get(turnKey(turn)) ?? turn)];
     const more = undone.reduce((sum, id) => sum + (state.tasks.get(id)?.minutes ?? 0), 0);
-    const isShut = visit?.pinned !== true && closedOn(planning, day)?.code === "closed";
+    const isShut = !isPinned(visit) && closedOn(planning, day)?.code === "closed";
     const found = this.choices(all, windows, day, isShut ? "goes" : "stays");
     const stays = this.costOn(all, day);
     const choices = isPinned(visit)

@@ -1,17 +1,19 @@
 import { groupBy } from "es-toolkit";
 import type { Book } from "../../book/file/book.js";
 import type { MachineId, TaskId } from "../../book/records/ids.js";
+import type { Machine } from "../../book/records/machine.js";
 import { planningOf, settingsOf, type Planning } from "../../book/records/settings.js";
 import { machineBooksOf } from "../../book/slice/machineBook.js";
 import { machinePlatesOf } from "../../book/slice/machinePlate.js";
 import type { MachineBook } from "../../book/slice/slice.js";
 import { addDays, type DayNumber } from "../../calendar/dayNumber.js";
 import { plateNow } from "../../schedule/inside.js";
+import type { AheadBook } from "../../stores/needsAhead.js";
 import { usualRate } from "../../stores/taskNeeds.js";
 import { mondayOf } from "../visits/spareDays.js";
 import { machineToPlan, type PlanSource } from "../visits/visitsOfMachine.js";
 import type { Workshop } from "../visits/weekHours.js";
-import type { FleetBlock, FleetProblem, Pool, UnmetNeed } from "./fleetProblem.js";
+import type { FleetBlock, FleetMachine, FleetProblem, Pool, UnmetNeed } from "./fleetProblem.js";
 import { MachineOptions, optionKey, type BareBlock, type BareOption } from "./machineOptions.js";
 import { needWords, Pools, type NeedWords } from "./pools.js";
 
@@ -23,28 +25,7 @@ const MOST_OPTIONS = 5;
 const LONGER: readonly number[] = [3, 8];
 
 /** What the weeks of a fleet are shared from. */
-export type FleetBook = Pick<
-  Book,
-  | "settings"
-  | "machines"
-  | "tasks"
-  | "readings"
-  | "meterChanges"
-  | "entries"
-  | "rounds"
-  | "findings"
-  | "checklists"
-  | "visits"
-  | "journeys"
-  | "fluids"
-  | "servicePoints"
-  | "fitments"
-  | "parts"
-  | "products"
-  | "people"
-  | "bays"
-  | "closures"
->;
+export type FleetBook = Omit<AheadBook, "stockMoves"> & Pick<Book, "bays">;
 
 /** How far the preparation is: so many of all steps. */
 export interface FleetPreparing {
@@ -106,6 +87,8 @@ export function* prepareFleet(
   return problemOf(gathered, needs, pools, fleet);
 }
 
+const named = ({ id, tag, name }: Machine): FleetMachine["machine"] => ({ id, tag, name });
+
 /** The problem of all ways that are gathered so far. */
 function problemOf(
   gathered: readonly Gathered[],
@@ -114,18 +97,18 @@ function problemOf(
   fleet: Pick<FleetProblem, "today" | "weeks" | "work" | "overMinute">,
 ): FleetProblem {
   const machines = gathered.flatMap(({ book: { machines: own, entries }, options }) => {
-    const [{ id, tag, name }] = own;
+    const [machine] = own;
     const numbers = entries.flatMap(({ seq }) => seq ?? []);
     const ways = [...options.values()].map(({ blocks }) => ({
       blocks: blocks.map((block): FleetBlock => ({ ...block, uses: needs.uses(block, pools) })),
     }));
     if (ways.every(({ blocks }) => blocks.length === 0)) return [];
     const since = numbers.length === 0 ? null : Math.max(...numbers);
-    return [{ machine: { id, tag, name }, since, options: ways }];
+    return [{ machine: named(machine), since, options: ways }];
   });
   const unmet = gathered.flatMap(({ book: { machines: own }, options }) => {
     const [first] = options.values();
-    return (first?.blocks ?? []).flatMap((block) => needs.unmet(block, own[0].id, pools));
+    return (first?.blocks ?? []).flatMap((block) => needs.unmet(block, named(own[0]), pools));
   });
   return { ...fleet, pools: pools.pools, machines, unmet };
 }
@@ -244,7 +227,7 @@ class Needs {
   }
 
   /** Where nobody can do some work of a block, or no bay takes it. */
-  unmet(block: BareBlock, machine: MachineId, pools: Pools): UnmetNeed[] {
+  unmet(block: BareBlock, machine: UnmetNeed["machine"], pools: Pools): UnmetNeed[] {
     const tasks = tasksOf(block);
     const found: UnmetNeed[] = tasks.flatMap((task) => {
       const { people, strange } = this.words(this.ofTask.get(task) ?? []);
@@ -253,7 +236,7 @@ class Needs {
       return needs.length === 0 ? [] : [{ machine, tasks: [task], of: "people" as const, needs }];
     });
     const { bays } = this.words(this.wordsOf(block));
-    const strange = this.words(this.ofBay.get(machine) ?? []).strange;
+    const strange = this.words(this.ofBay.get(machine.id) ?? []).strange;
     const isShort = bays.length > 0 && pools.whoCan("bays", bays).length === 0;
     const needs = [...(isShort ? bays : []), ...strange];
     return needs.length === 0 ? found : [...found, { machine, tasks, of: "bays", needs }];

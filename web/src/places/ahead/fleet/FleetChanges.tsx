@@ -8,7 +8,7 @@ import { ShowMore } from "../../../ui/ShowMore.js";
 import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { useTaskNames } from "../visits/useTaskNames.js";
-import { changeMoreWords, changesWords, changeWords, staysWords } from "./fleetWords.js";
+import { changeMoreWords, changesWords, changeWords, staysWords, weekTitle } from "./fleetWords.js";
 import { useTakeFleet } from "./useTakeFleet.js";
 
 /** So many changes are shown at once, and the rest of the group that the last is in. */
@@ -103,13 +103,12 @@ function byWeek(
   { weeks }: FleetTold,
   today: DayNumber,
 ): readonly Group[] {
-  return Object.entries(groupBy(changes, ({ week }) => week)).map(([at, own]) => {
-    const week = weeks[Number(at)];
-    const monday = week?.monday ?? today;
-    const there = week?.there ?? null;
-    const hours = `${hoursWords(week?.planned ?? 0)}${there === null ? "" : ` of ${hoursWords(there)}`}`;
-    const on = `Week of ${weekdayDate(monday, today)}`;
-    return { key: String(monday), title: `${on}, ${hours}`, take: "Take this week", changes: own };
+  const byPlace = groupBy(changes, ({ week }) => week);
+  return weeks.flatMap((week, at) => {
+    const own = byPlace[at];
+    if (own === undefined) return [];
+    const key = String(week.monday);
+    return [{ key, title: weekTitle(week, today), take: "Take this week", changes: own }];
   });
 }
 

@@ -6,13 +6,12 @@ import { useAppSelector } from "../../../session/store.js";
 import { QUIET_BUTTON } from "../../../ui/buttons.js";
 import { EmptyPlace } from "../../../ui/EmptyPlace.js";
 import { Progress } from "../../../ui/Progress.js";
-import { counted, figure } from "../../../words/format.js";
 import { weekdayDate } from "../../../words/visitWords.js";
 import { AskCurrency } from "../../shared/currency/AskCurrency.js";
 import { useCurrency } from "../../shared/currency/useCurrency.js";
 import { AheadPage } from "../AheadPage.js";
 import { FleetChanges } from "./FleetChanges.js";
-import { costWords, phaseWords, worthWords } from "./fleetWords.js";
+import { costWords, headWords, phaseWords, worthWords } from "./fleetWords.js";
 import { FleetRidge } from "./FleetRidge.js";
 import { FullWeeks } from "./FullWeeks.js";
 import { useFleetPlan } from "./useFleetPlan.js";
@@ -94,23 +93,13 @@ function Search({
           {(phase === "stopped" || phase === "failed") && (
             <button type="button" className={QUIET_BUTTON} onClick={again}>
               <RotateCw size={16} aria-hidden="true" />
-              Look on
+              Look again
             </button>
           )}
         </div>
       )}
     </section>
   );
-}
-
-/** What matters first: `Every week holds what is planned in it` or how many do not. */
-function headWords({ full, machines, changes, stays }: FleetTold): string {
-  const weeks =
-    full.length === 0
-      ? "Every week holds what the plan puts into it."
-      : `${counted(full.length, "week")} cannot hold all.`;
-  const visits = figure(changes.length + stays);
-  return `${weeks} ${visits} visits of ${counted(machines, "machine")}.`;
 }
 
 /** Drawn anew with another plan, not with each step of the search. */

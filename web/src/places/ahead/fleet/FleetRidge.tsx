@@ -1,7 +1,7 @@
 import { partsFromDay, type DayNumber, type FleetWeek } from "@yonderfell/core";
 import type { ReactElement } from "react";
 import { figure, MONTHS } from "../../../words/format.js";
-import { hoursWords, weekdayDate } from "../../../words/visitWords.js";
+import { ridgeWords } from "./fleetWords.js";
 
 const HEIGHT = 128;
 /** What the machines by themselves would put into a week, over so many times what there is, is cut off at the top and said. */
@@ -75,9 +75,7 @@ interface ColumnProps {
 
 function Column(props: ColumnProps): ReactElement {
   const { week, today, isFirst, isChosen, onChoose } = props;
-  const { monday, there, alone, planned } = week;
-  const { month, dayOfMonth } = partsFromDay(monday);
-  const of = there === null ? "" : ` of ${hoursWords(there)} there are`;
+  const { month, dayOfMonth } = partsFromDay(week.monday);
   return (
     <button
       type="button"
@@ -86,9 +84,7 @@ function Column(props: ColumnProps): ReactElement {
       onClick={onChoose}
       className="group flex min-w-6 flex-1 flex-col"
     >
-      <span className="sr-only">
-        {`Week of ${weekdayDate(monday, today)}: ${hoursWords(planned)} by the plan${of}, ${hoursWords(alone)} were each machine by itself`}
-      </span>
+      <span className="sr-only">{ridgeWords(week, today)}</span>
       <Blocks {...props} />
       <span
         aria-hidden="true"

@@ -92,7 +92,7 @@ test("a search that goes on can be stopped: what was found stands, and it can be
   expect(screen.getByText("Stopped: the best that was found.")).toBeInTheDocument();
   expect(screen.getByRole("button", { name: "Take the whole plan" })).toBeInTheDocument();
   mockGoesOn = false;
-  await user.click(screen.getByRole("button", { name: "Look on" }));
+  await user.click(screen.getByRole("button", { name: "Look again" }));
   await screen.findByText(/The solver could not be loaded: not here/);
 });
 

@@ -4,10 +4,14 @@ import {
   changeWords,
   costWords,
   freeingWords,
+  headWords,
+  inItWords,
   overWords,
   phaseWords,
+  ridgeWords,
   staysWords,
   unmetWords,
+  weekTitle,
   worthWords,
 } from "./fleetWords.js";
 import { afterNews, type FleetPlanning } from "./fleetPlanning.js";
@@ -125,13 +129,25 @@ test("a week that is too full says for whom, and what would free it", () => {
   ]);
 });
 
-test("work that nobody can do says what it needs", () => {
-  const unmet = { machine: "m", tasks: ["t"], of: "people", needs: ["gas"] } as never;
-  expect(unmetWords(unmet, "15", NAMES.task)).toBe(
-    "Road test on 15 needs gas, which nobody here has.",
+test("a week is headed, read out, and says which machines are in it", () => {
+  const week = { monday: TODAY, there: 10, alone: 14, planned: 7.5, worth: null };
+  expect(plain(weekTitle(week, TODAY))).toBe("Week of Mon 23 Nov, 7.5 h of 10 h");
+  expect(plain(ridgeWords({ ...week, there: null }, TODAY))).toBe(
+    "Week of Mon 23 Nov: 7.5 h by the plan, 14 h were each machine by itself",
   );
-  const bay = { machine: "m", tasks: ["t"], of: "bays", needs: ["pit"] } as never;
-  expect(unmetWords(bay, "15", NAMES.task)).toBe(
+  const machines = Array.from({ length: 10 }, (_, at) => ({ tag: String(at) }));
+  expect(plain(inItWords({ machines } as never))).toBe(
+    "In it: 0, 1, 2, 3, 4, 5, 6, 7 and 2 more machines.",
+  );
+  const told = { full: [{}], machines: 1, changes: [{}], stays: 0 } as never;
+  expect(plain(headWords(told))).toBe("1 week cannot hold all. 1 visit of 1 machine.");
+});
+
+test("work that nobody can do says what it needs", () => {
+  const unmet = { machine: { tag: "15" }, tasks: ["t"], of: "people", needs: ["gas"] } as never;
+  expect(unmetWords(unmet, NAMES.task)).toBe("Road test on 15 needs gas, which nobody here has.");
+  const bay = { machine: { tag: "15" }, tasks: ["t"], of: "bays", needs: ["pit"] } as never;
+  expect(unmetWords(bay, NAMES.task)).toBe(
     "Road test on 15 needs a bay for pit, and none takes that.",
   );
 });

@@ -2,6 +2,7 @@ import {
   type DayNumber,
   type FleetChange,
   type FleetTold,
+  type FleetWeek,
   type Freeing,
   type FullFleetWeek,
   type Pool,
@@ -33,6 +34,28 @@ export function phaseWords({ phase, prepared, told, reason }: FleetPlanning): st
         ? ""
         : `The solver could not be loaded: ${reason}. These are the best weeks found without it.`;
   }
+}
+
+/** What matters first of a plan: `Every week holds what the plan puts into it. 27 visits of 14 machines.` */
+export function headWords({ full, machines, changes, stays }: FleetTold): string {
+  const weeks =
+    full.length === 0
+      ? "Every week holds what the plan puts into it."
+      : `${counted(full.length, "week")} cannot hold all.`;
+  const visits = counted(changes.length + stays, "visit");
+  return `${weeks} ${visits} of ${counted(machines, "machine")}.`;
+}
+
+/** A week of the ridge, read out. */
+export function ridgeWords({ monday, there, alone, planned }: FleetWeek, today: DayNumber): string {
+  const of = there === null ? "" : ` of ${hoursWords(there)} there are`;
+  return `Week of ${weekdayDate(monday, today)}: ${hoursWords(planned)} by the plan${of}, ${hoursWords(alone)} were each machine by itself`;
+}
+
+/** What changes of a week stand under: `Week of Mon 7 Dec, 7.4 h of 10 h`. */
+export function weekTitle({ monday, there, planned }: FleetWeek, today: DayNumber): string {
+  const of = there === null ? "" : ` of ${hoursWords(there)}`;
+  return `Week of ${weekdayDate(monday, today)}, ${hoursWords(planned)}${of}`;
 }
 
 /** How good a plan is: `It costs 430 cr more than if each machine had the shed to itself, within 1.2 % of the least there can be.` */
@@ -113,6 +136,16 @@ export function overWords({ over }: FullFleetWeek, pools: readonly Pool[], nameO
     .join("; ");
 }
 
+/** So many machines of a week are named. */
+const MOST_NAMED = 8;
+
+/** Which machines are worked on in a week: `In it: 07, 12 and 3 more machines.` */
+export function inItWords({ machines }: FullFleetWeek): string {
+  const more = machines.length - MOST_NAMED;
+  const tags = machines.slice(0, MOST_NAMED).map(({ tag }) => tag);
+  return `In it: ${tags.join(", ")}${more > 0 ? ` and ${counted(more, "more machine")}` : ""}.`;
+}
+
 /** What would make room in a week. */
 export function freeingWords(
   free: Freeing,
@@ -138,8 +171,7 @@ export function freeingWords(
 
 /** Work that nobody there can do, or that no bay takes. */
 export function unmetWords(
-  { of, needs, tasks }: UnmetNeed,
-  tag: string,
+  { machine: { tag }, of, needs, tasks }: UnmetNeed,
   nameOf: (task: TaskId) => string,
 ): string {
   const work = tasks.map(nameOf).join(", ");

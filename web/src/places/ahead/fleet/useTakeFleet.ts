@@ -30,7 +30,6 @@ export function useTakeFleet(): {
         slices.map((slice) =>
           takeFleetChanges(slice, byMachine[slice.machines[0].id] ?? [], { today, newId }),
         ),
-        "take-fleet-plan",
       );
     const saved = await run(
       (storage, around) => storage.performOn(ids, VISIT_NEEDS, command, around),
