@@ -54,9 +54,15 @@ test("the solver finds the best weeks in its worker, and says how near to the le
     await write(page, "Hours a week", "1.5");
     await save(page);
   }
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await openFleet(page, address);
   const words = await found(page);
   expect(words).not.toContain("could not be loaded");
+  // From its first use on the solver is kept for when there is no network.
+  await page.waitForFunction(async () => {
+    const kept = await (await caches.open("solver")).keys();
+    return kept.some(({ url }) => new URL(url).pathname.endsWith(".wasm"));
+  });
   expect(words).toMatch(/within 0\.[012] %|there is no cheaper way/);
   expect(await wordsOf(page)).toContain("What cannot be held");
   // Nothing is put on a day that is closed.
